@@ -1,0 +1,214 @@
+import pg from "pg";
+import { SALT_LIBRARY } from "../src/core/feed/salts";
+import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
+import { one, maybeOne, transaction, many, type Db } from "../src/server/db/pool";
+import { saveRow } from "../src/server/db/save";
+import { today } from "../src/server/session/clock";
+import growth from "./growth.json";
+import place from "./place.json";
+import water from "./water.json";
+import { writeHistory } from "./history";
+import { planDemo } from "./season";
+
+/** Orders begin this long ago and run as far as the plan looks ahead. */
+const ORDERS_FROM = -84;
+const ORDERS_TO = 426;
+
+export interface Ids {
+  readonly garden: number;
+  readonly person: ReadonlyMap<string, number>;
+  readonly pool: ReadonlyMap<string, number>;
+  readonly loop: ReadonlyMap<string, number>;
+  readonly variety: ReadonlyMap<string, number>;
+}
+
+/**
+ * Lays the demo garden, relative to today, into a database that has none yet: places and recipes from the files beside
+ * this one, a season worked out by the product's own planner, and ten weeks of history.
+ *
+ * @param options.reset removes the demo garden first; gardens of one's own stay
+ */
+export async function loadDemo(databaseUrl: string, options: { reset: boolean }): Promise<void> {
+  const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
+  try {
+    await transaction(async (db) => {
+      if (options.reset) await many(db, "delete from garden where is_demo");
+      if (await maybeOne(db, "select 1 from garden where is_demo")) return;
+      const day = today(place.garden.timeZone);
+      const ids = await loadPlaces(db);
+      await loadOrders(db, ids, day);
+      const batches = await planDemo(db, ids, day);
+      await writeHistory(db, ids, day, batches);
+    }, pool);
+  } finally {
+    await pool.end();
+  }
+}
+
+async function loadPlaces(db: Db): Promise<Ids> {
+  const { garden } = place;
+  const { id } = await one<{ id: number }>(
+    db,
+    "The demo garden",
+    `insert into garden (name, place, latitude_deg, time_zone, currency, rain_mm_by_month, wet_days_by_month, sow_weekdays, is_demo)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, true) returning id`,
+    [
+      garden.name,
+      garden.place,
+      garden.latitudeDeg,
+      garden.timeZone,
+      garden.currency,
+      garden.rainMmByMonth,
+      garden.wetDaysByMonth,
+      garden.sowWeekdays,
+    ],
+  );
+  const save = (table: string, row: Record<string, unknown>) => saveRow(db, table, id, null, row);
+  const person = await idsOf(place.people, (entry) => save("person", entry));
+  const house = await idsOf(place.houses, (entry, position) =>
+    save("house", {
+      name: entry.name,
+      position,
+      length_m: entry.lengthM,
+      width_m: entry.widthM,
+      height_m: entry.heightM,
+      cover: entry.cover,
+      shade_share: entry.shadeShare,
+    }),
+  );
+  const pool = await idsOf(place.pools, (entry, position) =>
+    save("pool", { name: entry.name, position, cleaning_days: entry.cleaningDays }),
+  );
+  const loop = await loadWater(db, id, save);
+  await idsOf(
+    place.stands,
+    (entry, position) =>
+    save("stand", {
+      house_id: house.get(entry.house), pool_id: pool.get(entry.pool), loop_id: entry.loop ? loop.get(entry.loop) : null, name: entry.name, position,
+      x_m: entry.xM, y_m: entry.yM, turned: entry.turned, kind: entry.spec.kind, spec: entry.spec,
+    }), // prettier-ignore
+  );
+  const variety = await idsOf(growth.varieties, async ({ stages, ...entry }) => {
+    const varietyId = await save("variety", {
+      name: entry.name, crop: entry.crop, kind: entry.kind, unit: entry.unit, germination: entry.germination,
+      seeds_per_cell: entry.seedsPerCell, seeds_per_g: entry.seedsPerG, pattern: entry.pattern,
+    }); // prettier-ignore
+    for (const [position, stage] of stages.entries())
+      await many(
+        db,
+        `insert into variety_stage (garden_id, variety_id, position, name, pool_id, days_by_month, survival, need_lpd) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+        [
+          id,
+          varietyId,
+          position,
+          stage.name,
+          pool.get(stage.pool),
+          stage.daysByMonth,
+          stage.survival,
+          stage.needLpd,
+        ],
+      );
+    return varietyId;
+  });
+  return { garden: id, person, pool, loop, variety };
+}
+
+type Save = (table: string, row: Record<string, unknown>) => Promise<number>;
+
+async function loadWater(db: Db, gardenId: number, save: Save): Promise<Map<string, number>> {
+  const day = isoFromDay(today(place.garden.timeZone) - 1);
+  for (const store of water.stores)
+    await save("store", {
+      name: store.name,
+      capacity_l: store.capacityL,
+      stored_l: store.storedL,
+      read_on: day,
+    });
+  const source = await idsOf(
+    water.sources,
+    (entry) =>
+    save("source", {
+      name: entry.name, kind: entry.kind, priority: entry.priority, flow_lph: entry.flowLph ?? 0, hours_per_day: entry.hoursPerDay ?? 0,
+      allowance_lpd: entry.allowanceLpd ?? 0, roof_area_m2: entry.roofAreaM2 ?? 0, price_per_m3: entry.pricePerM3 ?? 0,
+      analysis_mg_per_l: entry.analysisMgPerL, alkalinity_mg_caco3_per_l: entry.alkalinityMgCaco3PerL,
+    }), // prettier-ignore
+  );
+  const onHand: Record<string, number> = water.onHandG;
+  const salt = await idsOf(SALT_LIBRARY, (entry) =>
+    save("salt", {
+      name: entry.name,
+      percent: entry.percent,
+      solubility_g_per_l: entry.solubilityGPerL,
+      chelate: entry.chelate ?? false,
+      on_hand_g: onHand[entry.name] ?? 0,
+      caution: entry.caution ?? "",
+    }),
+  );
+  const recipe = await idsOf(water.recipes, async (entry) => {
+    const recipeId = await save("recipe", {
+      name: entry.name, targets_mg_per_l: entry.targetsMgPerL, ec_ms_per_cm: entry.ecMsPerCm, ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh,
+    }); // prettier-ignore
+    for (const [stock, names] of Object.entries(water.recipeSalts))
+      for (const name of names)
+        await many(
+          db,
+          "insert into recipe_salt (garden_id, recipe_id, salt_id, stock) values ($1, $2, $3, $4)",
+          [gardenId, recipeId, salt.get(name), stock],
+        );
+    return recipeId;
+  });
+  return idsOf(water.loops, async (entry, position) => {
+    const loopId = await save("loop", {
+      name: entry.name, position, kind: entry.kind, feeding: entry.feeding, tank_l: entry.tankL, working_l: entry.workingL, drain_share: entry.drainShare,
+      pump: entry.pump, timer: entry.timer, turns: entry.turns, recipe_id: recipe.get(entry.recipe), source_id: source.get(entry.source), ratio_r: entry.ratioR,
+      injector_least_lph: entry.injectorLeastLph ?? null, injector_greatest_lph: entry.injectorGreatestLph ?? null, acid: entry.acid,
+      coldest_c: entry.coldestC, read_every_days: entry.readEveryDays,
+    }); // prettier-ignore
+    for (const [letter, [volume, left]] of Object.entries(entry.stocks ?? {}))
+      await many(
+        db,
+        "insert into stock_tank (garden_id, loop_id, letter, volume_l, left_l, read_on) values ($1, $2, $3, $4, $5, $6::date)",
+        [gardenId, loopId, letter, volume, left, day],
+      );
+    return loopId;
+  });
+}
+
+async function loadOrders(db: Db, ids: Ids, day: Day) {
+  const outlet = await idsOf(
+    growth.outlets.map((name) => ({ name })),
+    (entry) => saveRow(db, "outlet", ids.garden, null, entry),
+  );
+  for (const order of growth.orders)
+    for (const [from, to] of orderSpans(day, "months" in order ? order.months : undefined))
+      await saveRow(db, "order_line", ids.garden, null, {
+        outlet_id: outlet.get(order.outlet), variety_id: ids.variety.get(order.variety), weekday: order.weekday, quantity: order.quantity,
+        from_day: isoFromDay(from), to_day: isoFromDay(to),
+      }); // prettier-ignore
+}
+
+/** The whole span, or the part of each year from the first to the last month named. */
+function orderSpans(day: Day, months?: readonly number[]): [Day, Day][] {
+  const [from, to] = [day + ORDERS_FROM, day + ORDERS_TO];
+  if (!months) return [[from, to]];
+  const [first, last] = months as [number, number];
+  const years = [-1, 0, 1].map((offset) => civilDate(day).year + offset);
+  return years
+    .map((year): [Day, Day] => [
+      Math.max(from, dayFromIso(`${year}-${String(first).padStart(2, "0")}-01`)),
+      Math.min(
+        to,
+        dayFromIso(last === 12 ? `${year + 1}-01-01` : `${year}-${String(last + 1).padStart(2, "0")}-01`) - 1,
+      ),
+    ])
+    .filter(([a, b]) => a <= b);
+}
+
+async function idsOf<T extends { readonly name: string }>(
+  entries: readonly T[],
+  save: (entry: T, position: number) => Promise<number>,
+): Promise<Map<string, number>> {
+  const ids = new Map<string, number>();
+  for (const [index, entry] of entries.entries()) ids.set(entry.name, await save(entry, index + 1));
+  return ids;
+}

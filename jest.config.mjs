@@ -1,0 +1,29 @@
+const transform = {
+  "^.+\\.tsx?$": [
+    "@swc/jest",
+    {
+      jsc: {
+        parser: { syntax: "typescript", tsx: true },
+        target: "es2022",
+        transform: { react: { runtime: "automatic" } },
+      },
+      module: { type: "commonjs" },
+    },
+  ],
+};
+const shared = {
+  transform,
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  testEnvironment: "node",
+  modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/data/"],
+};
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: "unit",
+      testMatch: ["<rootDir>/src/**/*.test.ts", "<rootDir>/src/**/*.test.tsx"],
+    },
+    { ...shared, displayName: "database", testMatch: ["<rootDir>/tests/database/**/*.test.ts"] },
+  ],
+};

@@ -1,0 +1,31 @@
+import type { Metadata, Viewport } from "next";
+import { cookies } from "next/headers";
+import type { ReactNode } from "react";
+import { LIGHT_COOKIE } from "@/ui/light";
+import "./globals.css";
+
+export const metadata: Metadata = {
+  title: { default: "Seed Round", template: "%s · Seed Round" },
+  description: "The day's round through a shared garden.",
+};
+export const viewport: Viewport = { width: "device-width", initialScale: 1 };
+export const dynamic = "force-dynamic";
+
+// Runs before the first paint: without a choice of one's own the device's dark scheme is taken.
+const FIRST_LIGHT = `if(!document.documentElement.dataset.light&&matchMedia("(prefers-color-scheme: dark)").matches)document.documentElement.dataset.light="night"`;
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const light = (await cookies()).get(LIGHT_COOKIE)?.value;
+  return (
+    <html
+      lang="en"
+      data-light={light === "night" || light === "paper" ? light : undefined}
+      suppressHydrationWarning
+    >
+      <body>
+        <script dangerouslySetInnerHTML={{ __html: FIRST_LIGHT }} />
+        {children}
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,108 @@
+import type { Day } from "../units/day";
+import type { Stay } from "./timeline";
+import type { PlanPool } from "./types";
+
+/** A run of sites, [start, end), counted along the pool's lines; at or past the pool's sites it is over capacity. */
+export interface SiteRun {
+  readonly start: number;
+  readonly end: number;
+}
+
+export interface PlacedStay {
+  readonly stay: Stay;
+  readonly runs: readonly SiteRun[];
+  /** Plants for which the pool has no site. */
+  readonly over: number;
+}
+
+interface Busy extends SiteRun {
+  readonly until: Day;
+}
+
+/**
+ * Puts stays on real sites, in the order in which they begin: together and from the head of a line where there is such a
+ * gap (the tightest one), else together, else in pieces, and what is left over above the capacity line.
+ *
+ * @returns a placement for each stay, in the order of their first days
+ * @source interval packing, best fit
+ */
+export function placeStays(pool: PlanPool, stays: readonly Stay[]): PlacedStay[] {
+  const lineStarts = cumulative(pool.sitesPerLine);
+  const order = stays
+    .filter((stay) => stay.to > stay.from)
+    .sort((a, b) => a.from - b.from || a.batchId - b.batchId);
+  let busy: Busy[] = [];
+  return order.map((stay) => {
+    busy = busy.filter((run) => run.until > stay.from);
+    const gaps = gapsBetween(busy, pool.sites);
+    const runs = togetherIn(gaps, stay.plants, lineStarts) ?? inPieces(gaps, stay.plants);
+    const placed = runs.reduce((sum, run) => sum + run.end - run.start, 0);
+    const over = stay.plants - placed;
+    if (over > 0) runs.push(aboveCapacity(busy, pool.sites, over));
+    const until = stay.to + pool.cleaningDays;
+    busy = [...busy, ...runs.map((run) => ({ ...run, until }))].sort((a, b) => a.start - b.start);
+    return { stay, runs, over };
+  });
+}
+
+/** Indices of the lines that site runs touch, in order; sites past the last line are left out. */
+export function linesTouched(sitesPerLine: readonly number[], runs: readonly SiteRun[]): number[] {
+  const starts = cumulative(sitesPerLine);
+  return sitesPerLine
+    .map((_, line) => line)
+    .filter((line) => runs.some((run) => run.start < starts[line + 1]! && run.end > starts[line]!));
+}
+
+function gapsBetween(busy: readonly SiteRun[], sites: number): SiteRun[] {
+  const gaps: SiteRun[] = [];
+  let at = 0;
+  for (const run of busy) {
+    if (run.start >= sites) break;
+    if (run.start > at) gaps.push({ start: at, end: run.start });
+    at = Math.max(at, run.end);
+  }
+  if (at < sites) gaps.push({ start: at, end: sites });
+  return gaps;
+}
+
+function togetherIn(
+  gaps: readonly SiteRun[],
+  plants: number,
+  lineStarts: readonly number[],
+): SiteRun[] | null {
+  const aligned = gaps.map((gap) => ({
+    start: lineStarts.find((start) => start >= gap.start) ?? gap.end,
+    end: gap.end,
+  }));
+  const best = tightest(aligned, plants) ?? tightest(gaps, plants);
+  return best ? [{ start: best.start, end: best.start + plants }] : null;
+}
+
+function tightest(gaps: readonly SiteRun[], plants: number): SiteRun | undefined {
+  return gaps
+    .filter((gap) => gap.end - gap.start >= plants)
+    .sort((a, b) => a.end - a.start - (b.end - b.start) || a.start - b.start)[0];
+}
+
+function inPieces(gaps: readonly SiteRun[], plants: number): SiteRun[] {
+  const runs: SiteRun[] = [];
+  let left = plants;
+  for (const gap of [...gaps].sort((a, b) => b.end - b.start - (a.end - a.start))) {
+    if (left <= 0) break;
+    const size = Math.min(left, gap.end - gap.start);
+    runs.push({ start: gap.start, end: gap.start + size });
+    left -= size;
+  }
+  return runs.sort((a, b) => a.start - b.start);
+}
+
+function aboveCapacity(busy: readonly SiteRun[], sites: number, plants: number): SiteRun {
+  const top = busy.reduce((highest, run) => Math.max(highest, run.end), sites);
+  return { start: top, end: top + plants };
+}
+
+function cumulative(sizes: readonly number[]): number[] {
+  const starts = [0];
+  for (const size of sizes) starts.push(starts.at(-1)! + size);
+  return starts;
+}

@@ -1,0 +1,89 @@
+import type { Day } from "../units/day";
+import type { SupplyHorizon } from "../water/supply";
+import type { Plan } from "./plan";
+import type { PlanPool } from "./types";
+
+/** Something that runs short: what, when first, and by how much on that day (salts: from then to the plan's end). */
+export interface Shortage {
+  readonly kind: "water" | "sites" | "salt";
+  readonly name: string;
+  readonly day: Day;
+  readonly amount: number;
+  readonly dimension: "volume" | "count" | "mass";
+}
+
+/** A salt on the shelf and in the stock tanks, and how many grams of it a litre of each loop's feed takes. */
+export interface SaltStore {
+  readonly id: number;
+  readonly name: string;
+  readonly onHandG: number;
+  readonly gPerLByLoop: ReadonlyMap<number, number>;
+}
+
+export interface SaltUse {
+  readonly salt: SaltStore;
+  /** Grams used from today to the end of the plan. */
+  readonly wantedG: number;
+  readonly firstShort: { readonly day: Day; readonly grams: number } | null;
+}
+
+/** Grams of each salt that the plan takes from today on, and the first day the shelf is empty. */
+export function saltUse(plan: Plan, salts: readonly SaltStore[]): SaltUse[] {
+  return salts.map((salt) => {
+    const needs = [...salt.gPerLByLoop].flatMap(([loopId, gPerL]) => {
+      const litres = plan.needLByLoop.get(loopId);
+      return litres ? [{ gPerL, litres }] : [];
+    });
+    let wantedG = 0;
+    let firstDay: Day | null = null;
+    for (let day = plan.today; day < plan.to; day++) {
+      for (const { gPerL, litres } of needs) wantedG += gPerL * litres[day - plan.from]!;
+      if (wantedG > salt.onHandG + 1e-6) firstDay ??= day;
+    }
+    return {
+      salt,
+      wantedG,
+      firstShort: firstDay === null ? null : { day: firstDay, grams: wantedG - salt.onHandG },
+    };
+  });
+}
+
+/**
+ * Everything that runs short from today on, first day first: the same facts wherever they are shown.
+ * @param supply of the days from `plan.today`
+ */
+export function shortages(
+  plan: Plan,
+  pools: readonly PlanPool[],
+  supply: SupplyHorizon,
+  salts: readonly SaltUse[],
+): Shortage[] {
+  const found: Shortage[] = [];
+  if (supply.firstShort)
+    found.push({
+      kind: "water",
+      name: "Water",
+      day: supply.firstShort.day,
+      amount: supply.firstShort.litres,
+      dimension: "volume",
+    });
+  for (const pool of plan.pools) {
+    const name = pools.find((candidate) => candidate.id === pool.poolId)?.name ?? "";
+    for (let day = plan.today; day < plan.to; day++) {
+      const over = pool.plants[day - plan.from]! + pool.blocked[day - plan.from]! - pool.sites;
+      if (over <= 0) continue;
+      found.push({ kind: "sites", name, day, amount: over, dimension: "count" });
+      break;
+    }
+  }
+  for (const { salt, firstShort } of salts)
+    if (firstShort)
+      found.push({
+        kind: "salt",
+        name: salt.name,
+        day: firstShort.day,
+        amount: firstShort.grams,
+        dimension: "mass",
+      });
+  return found.sort((a, b) => a.day - b.day);
+}

@@ -1,0 +1,77 @@
+import type { Day } from "../units/day";
+import type { HarvestPattern } from "../growth/harvestPattern";
+import type { DaysByMonth } from "../growth/stageDays";
+
+/** A stage of a variety and where it is spent. */
+export interface PlanStage {
+  readonly name: string;
+  readonly poolId: number;
+  readonly daysByMonth: DaysByMonth;
+  /** Share that comes through the stage, 0–1. */
+  readonly survival: number;
+  /** Litres a plant drinks a day in this stage. */
+  readonly needLpd: number;
+}
+
+export interface PlanVariety {
+  readonly id: number;
+  readonly name: string;
+  readonly unit: string;
+  readonly stages: readonly PlanStage[];
+  readonly germination: number;
+  readonly seedsPerCell: number;
+  readonly pattern: HarvestPattern;
+}
+
+/** A stage that really began: who moves plants writes the day and the count down. */
+export interface StageBegun {
+  readonly position: number;
+  readonly day: Day;
+  readonly plants: number;
+}
+
+export interface PlanBatch {
+  readonly id: number;
+  readonly varietyId: number;
+  readonly sowDay: Day;
+  readonly cells: number;
+  readonly targetPlants: number;
+  readonly begun: readonly StageBegun[];
+  /** The day the last plants left, once they have. */
+  readonly clearedDay: Day | null;
+}
+
+/** All sites that can serve one stage, in the order of their lines, and which loops water them. */
+export interface PlanPool {
+  readonly id: number;
+  readonly name: string;
+  readonly sites: number;
+  readonly cleaningDays: number;
+  readonly sitesPerLine: readonly number[];
+  /** Share of the sites on each loop; null is watered by hand. Shares sum to one. */
+  readonly loops: readonly { readonly loopId: number | null; readonly share: number }[];
+}
+
+export interface PlanOrder {
+  readonly id: number;
+  readonly outletName: string;
+  readonly varietyId: number;
+  /** 1 Monday … 7 Sunday. */
+  readonly weekday: number;
+  readonly quantity: number;
+  readonly from: Day;
+  readonly to: Day;
+}
+
+export interface PlanInput {
+  readonly today: Day;
+  /** First day looked at, and the day after the last. */
+  readonly from: Day;
+  readonly to: Day;
+  readonly pools: readonly PlanPool[];
+  readonly varieties: readonly PlanVariety[];
+  readonly batches: readonly PlanBatch[];
+  readonly orders: readonly PlanOrder[];
+  /** Share of the feed that drains from a run-to-waste loop, by loop id. */
+  readonly drainShareByLoop: Readonly<Record<number, number>>;
+}

@@ -1,0 +1,90 @@
+import type { Day } from "../units/day";
+import { workOutPlan, type Plan } from "./plan";
+import type { PlanInput } from "./types";
+
+export interface MoveConsequences {
+  readonly sowDay: Day;
+  /** Pools that would be over on more days than now. */
+  readonly pools: readonly {
+    readonly poolId: number;
+    readonly firstDay: Day;
+    readonly sitesOver: number;
+    readonly moreDaysOver: number;
+  }[];
+  /** Units of orders that would be missed and are met now (negative: won back), by market day. */
+  readonly orders: readonly {
+    readonly outletName: string;
+    readonly varietyId: number;
+    readonly day: Day;
+    readonly moreMissing: number;
+  }[];
+  readonly breaks: boolean;
+}
+
+const MENDING_REACH_DAYS = 14;
+
+/** What a batch sown on another day would do to pools and orders, against the plan as it is. */
+export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay: Day): MoveConsequences {
+  const moved = workOutPlan({
+    ...input,
+    batches: input.batches.map((batch) => (batch.id === batchId ? { ...batch, sowDay } : batch)),
+  });
+  const pools = moved.pools.flatMap((after, index) => {
+    const before = now.pools[index]!;
+    const moreDaysOver = after.daysOver - before.daysOver;
+    const worse = firstWorse(before, after);
+    return worse
+      ? [
+          {
+            poolId: after.poolId,
+            firstDay: input.from + worse.offset,
+            sitesOver: worse.sitesOver,
+            moreDaysOver,
+          },
+        ]
+      : [];
+  });
+  const missing = (plan: Plan) =>
+    new Map(plan.deliveries.map((d) => [`${d.orderId}/${d.day}`, d.wanted - d.given]));
+  const before = missing(now);
+  const orders = moved.deliveries.flatMap((delivery) => {
+    const moreMissing =
+      delivery.wanted - delivery.given - (before.get(`${delivery.orderId}/${delivery.day}`) ?? 0);
+    const { outletName, varietyId, day } = delivery;
+    return Math.abs(moreMissing) > 1e-6 ? [{ outletName, varietyId, day, moreMissing }] : [];
+  });
+  return { sowDay, pools, orders, breaks: pools.length > 0 || orders.some((order) => order.moreMissing > 0) };
+}
+
+/**
+ * The nearest other sow day, within two weeks of the one wanted and not before today, that breaks nothing.
+ * @returns null when there is none
+ */
+export function mendingSowDay(
+  input: PlanInput,
+  now: Plan,
+  batchId: number,
+  wanted: Day,
+): MoveConsequences | null {
+  for (let distance = 1; distance <= MENDING_REACH_DAYS; distance++)
+    for (const sowDay of [wanted - distance, wanted + distance]) {
+      if (sowDay < input.today) continue;
+      const tried = whatIfMove(input, now, batchId, sowDay);
+      if (!tried.breaks) return tried;
+    }
+  return null;
+}
+
+type Used = Pick<Plan["pools"][number], "plants" | "blocked" | "sites">;
+
+function firstWorse(before: Used, after: Used): { offset: number; sitesOver: number } | null {
+  const over = (pool: Used, day: number) => Math.max(0, pool.plants[day]! + pool.blocked[day]! - pool.sites);
+  let first: number | null = null;
+  let most = 0;
+  for (let day = 0; day < after.plants.length; day++) {
+    if (over(after, day) <= over(before, day)) continue;
+    first ??= day;
+    most = Math.max(most, over(after, day));
+  }
+  return first === null ? null : { offset: first, sitesOver: most };
+}

@@ -1,0 +1,113 @@
+import { ecOfIons } from "./ec";
+import { ionsFromElements, mixIons, type IonAmounts, type NutrientAmounts } from "./nutrients";
+import { elementsOfSalts, saltsForRecipe, type RecipeSolution } from "./saltsForRecipe";
+import type { Salt, StockLetter } from "./salts";
+import { strengthForEc } from "./scaleToEc";
+import {
+  concentrationFactor, stockConflict, stockDaysLeft, stockSolubility, stockTankG,
+  type RatioConvention, type StockConflict, type StockSolubility,
+} from "./stocks"; // prettier-ignore
+
+/** A salt of a recipe and the stock it goes into. */
+export interface RecipeSalt extends Salt {
+  readonly id: number;
+  readonly stock: StockLetter;
+}
+
+export interface StockTank {
+  readonly letter: StockLetter;
+  readonly volumeL: number;
+  readonly leftL: number;
+}
+
+export interface FeedSheetInput {
+  readonly targetsMgPerL: NutrientAmounts;
+  /** EC the ready feed shall have; the recipe's ratios are kept and its strength follows. */
+  readonly ecMsPerCm: number;
+  readonly salts: readonly RecipeSalt[];
+  readonly waterMgPerL: NutrientAmounts;
+  readonly waterAlkalinityMgCaco3PerL: number;
+  readonly ratioR: number;
+  readonly convention: RatioConvention;
+  readonly stocks: readonly StockTank[];
+  /** Coldest temperature of the place where the stocks stand. */
+  readonly coldestC: number;
+  /** Litres of feed the loop takes a day. */
+  readonly feedLpd: number;
+}
+
+export interface StockSheet {
+  readonly tank: StockTank;
+  readonly salts: readonly { readonly id: number; readonly name: string; readonly tankG: number }[];
+  readonly conflict: StockConflict | null;
+  readonly solubility: StockSolubility;
+  readonly litresPerDay: number;
+  readonly daysLeft: { readonly exact: number; readonly whole: number };
+}
+
+export interface FeedSheet {
+  readonly solution: RecipeSolution;
+  /** Factor on the recipe as written that gives the wanted EC; null when the water alone is too strong. */
+  readonly strength: number | null;
+  /** Grams of each salt in 1000 L of feed at the wanted EC, in the order of the salts. */
+  readonly gPer1000L: readonly number[];
+  readonly waterEcMsPerCm: number;
+  /** EC of the recipe as written, before it is scaled. */
+  readonly recipeEcMsPerCm: number;
+  readonly recipeIons: IonAmounts;
+  readonly waterIons: IonAmounts;
+  readonly factor: number;
+  readonly stocks: readonly StockSheet[];
+}
+
+/**
+ * From a recipe to what is weighed: salts for the targets with the water counted in, scaled to the wanted EC, split
+ * over the stocks, checked for what drops out, and how long each stock lasts.
+ *
+ * @source saltsForRecipe.ts, scaleToEc.ts, stocks.ts
+ */
+export function feedSheet(input: FeedSheetInput): FeedSheet {
+  const solution = saltsForRecipe(input.targetsMgPerL, input.salts, input.waterMgPerL);
+  const recipeIons = ionsFromElements(elementsOfSalts(input.salts, solution.gPer1000L));
+  const waterIons = ionsFromElements(input.waterMgPerL, input.waterAlkalinityMgCaco3PerL);
+  const hasSalts = Object.keys(recipeIons).length > 0;
+  const scaled = hasSalts ? strengthForEc(recipeIons, waterIons, input.ecMsPerCm) : "water-too-strong";
+  const strength = scaled === "water-too-strong" ? null : scaled;
+  const gPer1000L = solution.gPer1000L.map((grams) => grams * (strength ?? 0));
+  const factor = concentrationFactor(input.ratioR, input.convention);
+  const stocks = input.stocks.map((tank) => stockSheet(tank, input, gPer1000L, factor));
+  return {
+    solution,
+    strength,
+    gPer1000L,
+    waterEcMsPerCm: ecOfIons(waterIons),
+    recipeEcMsPerCm: ecOfIons(mixIons([[1, waterIons], [1, recipeIons]])), // prettier-ignore
+    recipeIons,
+    waterIons,
+    factor,
+    stocks,
+  };
+}
+
+function stockSheet(
+  tank: StockTank,
+  input: FeedSheetInput,
+  gPer1000L: readonly number[],
+  factor: number,
+): StockSheet {
+  const own = input.salts
+    .map((salt, index) => ({ ...salt, gPer1000L: gPer1000L[index]! }))
+    .filter((salt) => salt.stock === tank.letter && salt.gPer1000L > 0);
+  return {
+    tank,
+    salts: own.map((salt) => ({
+      id: salt.id,
+      name: salt.name,
+      tankG: stockTankG(salt.gPer1000L, factor, tank.volumeL),
+    })),
+    conflict: stockConflict(own),
+    solubility: stockSolubility(own, factor, input.coldestC),
+    litresPerDay: input.feedLpd / factor,
+    daysLeft: stockDaysLeft(tank.leftL, input.feedLpd, factor),
+  };
+}

@@ -1,0 +1,47 @@
+import type { NutrientAmounts } from "./nutrients";
+
+/** A salt as sold. */
+export interface Salt {
+  readonly name: string;
+  readonly percent: NutrientAmounts;
+  /** Grams of the sold form that dissolve in a litre of finished stock, at 0, 10, 20 and 30 °C; null for liquids. */
+  readonly solubilityGPerL: readonly [number, number, number, number] | null;
+  readonly chelate?: boolean;
+  readonly acid?: boolean;
+  readonly caution?: string;
+}
+
+const OXIDISER = "Oxidiser: keep dry, away from fuel and acid; local rules may limit sale and storage.";
+
+/**
+ * Salts that a new garden starts with; each can be changed. Percent by mass.
+ * @source atomic weights (tests/reference/feed/salts.json); solubilities from tests/reference/feed/stocks.json
+ */
+export const SALT_LIBRARY: readonly Salt[] = [
+  { name: "calcium nitrate, commercial double salt", percent: { "NO3-N": 14.4, "NH4-N": 1.1, Ca: 19 }, solubilityGPerL: [800, 850, 950, 1050], caution: OXIDISER },
+  { name: "calcium nitrate tetrahydrate", percent: { "NO3-N": 11.86, Ca: 16.97 }, solubilityGPerL: [1039, 1124, 1200, 1328], caution: OXIDISER },
+  { name: "potassium nitrate", percent: { "NO3-N": 13.85, K: 38.67 }, solubilityGPerL: [127, 194, 279, 380], caution: OXIDISER },
+  { name: "monopotassium phosphate", percent: { P: 22.76, K: 28.73 }, solubilityGPerL: [142, 173, 210, 254] },
+  { name: "monoammonium phosphate", percent: { "NH4-N": 12.18, P: 26.93 }, solubilityGPerL: [205, 257, 316, 374] },
+  { name: "potassium sulfate", percent: { K: 44.87, S: 18.4 }, solubilityGPerL: [73, 91, 108, 125] },
+  { name: "magnesium sulfate heptahydrate", percent: { Mg: 9.86, S: 13.01 }, solubilityGPerL: [454, 572, 671, 763] },
+  { name: "magnesium nitrate hexahydrate", percent: { "NO3-N": 10.93, Mg: 9.48 }, solubilityGPerL: [894, 935, 978, 1019], caution: OXIDISER },
+  { name: "ammonium nitrate", percent: { "NO3-N": 17.5, "NH4-N": 17.5 }, solubilityGPerL: [677, 768, 861, 941], caution: `${OXIDISER} Regulated in many countries.` },
+  { name: "potassium chloride", percent: { K: 52.45, Cl: 47.55 }, solubilityGPerL: [252, 276, 298, 320] },
+  { name: "calcium chloride dihydrate", percent: { Ca: 27.26, Cl: 48.23 }, solubilityGPerL: [677, 723, 803, 974] },
+  { name: "Fe-DTPA 11 %", percent: { Fe: 11, Na: 4.51 }, solubilityGPerL: [80, 90, 110, 130], chelate: true },
+  { name: "Fe-EDDHA 6 %", percent: { Fe: 6, Na: 2.46 }, solubilityGPerL: [60, 70, 80, 90], chelate: true },
+  { name: "manganese sulfate monohydrate", percent: { Mn: 32.5, S: 18.97 }, solubilityGPerL: [554, 615, 640, 640] },
+  { name: "zinc sulfate heptahydrate", percent: { Zn: 22.74, S: 11.15 }, solubilityGPerL: [733, 822, 916, 1022] },
+  { name: "copper sulfate pentahydrate", percent: { Cu: 25.45, S: 12.84 }, solubilityGPerL: [223, 271, 322, 385] },
+  { name: "boric acid", percent: { B: 17.48 }, solubilityGPerL: [25.6, 35.1, 47.6, 63] },
+  { name: "sodium molybdate dihydrate", percent: { Mo: 39.66, Na: 19 }, solubilityGPerL: [496, 630, 667, 678] },
+]; // prettier-ignore
+
+export type StockLetter = "A" | "B";
+
+/** Where a salt has to go: calcium and chelates in A, sulfate and phosphate in B, the rest where there is room. */
+export function stockFor(salt: Pick<Salt, "percent" | "chelate">): StockLetter | "either" {
+  if ((salt.percent.Ca ?? 0) > 0 || salt.chelate) return "A";
+  return (salt.percent.S ?? 0) > 0 || (salt.percent.P ?? 0) > 0 ? "B" : "either";
+}

@@ -1,0 +1,64 @@
+import sowing from "../../../tests/reference/growth/sowing.json";
+import stages from "../../../tests/reference/growth/stages.json";
+import { dayFromIso, isoFromDay } from "../units/day";
+import { cellsToSow } from "./cellsToSow";
+import { sowDayFor } from "./sowDay";
+import { monthlyValue, stageBoundaries } from "./stageDays";
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- reference files hold many shapes
+type Case = { name: string; given: any; expect: any };
+const crops = stages.crops as unknown as Record<
+  string,
+  { stages: { school: string; daysByMonth: number[] }[] }
+>;
+const isCalendar = (crop: string) => crops[crop]?.stages.every((stage) => stage.school === "calendar");
+const daysOf = (crop: string) => crops[crop]!.stages.map((stage) => stage.daysByMonth);
+// The thermal-light school is not built yet; its crops are left to the issue that brings it.
+const cases = (kind: string) =>
+  (stages.cases as Case[]).filter(
+    ({ given }) => given.kind === kind && (given.crop === undefined || isCalendar(given.crop)),
+  );
+
+test.each(cases("monthlyValue"))("$name", ({ given, expect: want }) =>
+  expect(monthlyValue(given.byMonth, dayFromIso(given.date))).toBeCloseTo(want.value, 9),
+);
+
+test.each(cases("forward"))("forward: $name", ({ given, expect: want }) =>
+  expect(stageBoundaries(dayFromIso(given.sowDate), daysOf(given.crop)).map(isoFromDay)).toEqual(
+    want.boundaries,
+  ),
+);
+
+test.each(cases("backward"))("backward: $name", ({ given, expect: want }) => {
+  const names = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+  const weekdays = given.allowedSowWeekdays?.map((day: string | number) =>
+    typeof day === "number" ? day : names.findIndex((name) => day.startsWith(name)) + 1,
+  );
+  const found = sowDayFor(dayFromIso(given.wantedDate), daysOf(given.crop), weekdays);
+  expect([isoFromDay(found.sowDay), found.daysEarly]).toEqual([want.sowDate, want.daysEarly]);
+});
+
+test.each(cases("everyDay"))("every day agrees both ways: $name", ({ given, expect: want }) => {
+  const from = dayFromIso(given.from);
+  const length = want.daysFromSowToReady.length;
+  const days = Array.from({ length }, (_, i) => from + i);
+  expect(days.map((day) => stageBoundaries(day, daysOf(given.crop)).at(-1)! - day)).toEqual(
+    want.daysFromSowToReady,
+  );
+  expect(days.map((day) => day - sowDayFor(day, daysOf(given.crop)).sowDay)).toEqual(
+    want.daysFromSowToWanted,
+  );
+});
+
+const cells = (sowing.cases as Case[]).filter(({ given }) => given.kind === "cells");
+test.each(cells)("cells to sow: $name", ({ given, expect: want }) => {
+  const found = cellsToSow({ ...given, confidence: given.confidencePercent / 100 });
+  if ("kind" in found) return expect(want.cells).toBeNull();
+  expect([found.expectedCells, found.cells, found.seeds]).toEqual([
+    want.expectedCells,
+    want.cells,
+    want.seeds,
+  ]);
+  expect(found.cellToPlant).toBeCloseTo(want.cellToPlant, 9);
+  if (want.probability !== undefined) expect(found.probability).toBeCloseTo(want.probability, 9);
+});

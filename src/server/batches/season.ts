@@ -1,0 +1,202 @@
+import { cache } from "react";
+import { placeStays, type PlacedStay } from "@/core/batches/lanes";
+import { workOutPlan, type Plan } from "@/core/batches/plan";
+import { saltUse, shortages, type SaltUse, type Shortage } from "@/core/batches/shortages";
+import type { PlanInput, PlanPool } from "@/core/batches/types";
+import { poolSitesPerLine, type PoolStand } from "@/core/place/lineWords";
+import { standCounts } from "@/core/place/standCounts";
+import { supplyHorizon, type SupplyHorizon } from "@/core/water/supply";
+import { pool as database, type Db } from "../db/pool";
+import { recipes, salts, stockTanks, type Recipe, type SaltRow, type StockTankRow } from "../feed/queries";
+import { loopFeed, type LoopFeed } from "../feed/loopFeed";
+import { varieties, type Variety } from "../growth/queries";
+import { houses, pools, stands, type House, type PoolRow, type Stand } from "../place/queries";
+import { session, type Session } from "../session/session";
+import { loops, rainNormals, sources, stores, type Loop, type Source, type Store } from "../water/queries";
+import { batches, orders, outlets, type BatchRow, type OrderRow } from "./queries";
+
+/** How far the plan looks back and ahead. */
+const DAYS_BACK = 84;
+const DAYS_AHEAD = 426;
+/** The need of a loop is taken over so many days from today: one hot or empty day does not decide over a stock. */
+const NEED_DAYS = 7;
+
+/** The rows of a garden from which everything else is worked out. */
+export interface GardenRows {
+  readonly houses: readonly House[];
+  readonly stands: readonly Stand[];
+  readonly pools: readonly PoolRow[];
+  readonly loops: readonly Loop[];
+  readonly sources: readonly Source[];
+  readonly stores: readonly Store[];
+  readonly salts: readonly SaltRow[];
+  readonly recipes: readonly Recipe[];
+  readonly stockTanks: readonly StockTankRow[];
+  readonly varieties: readonly Variety[];
+  readonly batches: readonly BatchRow[];
+  readonly orders: readonly OrderRow[];
+  readonly outlets: readonly { readonly id: number; readonly name: string }[];
+}
+
+/** A garden's season, worked out: what every station shows its part of. */
+export interface Season {
+  readonly who: Session;
+  readonly rows: GardenRows;
+  readonly input: PlanInput;
+  readonly plan: Plan;
+  readonly poolStands: ReadonlyMap<number, readonly PoolStand[]>;
+  readonly placed: ReadonlyMap<number, readonly PlacedStay[]>;
+  readonly feeds: ReadonlyMap<number, LoopFeed>;
+  readonly supply: SupplyHorizon;
+  readonly saltUses: readonly SaltUse[];
+  readonly shortages: readonly Shortage[];
+}
+
+/** The season of this request's garden; read and worked out once a request. */
+export const season = cache(async (): Promise<Season> => {
+  const who = await session();
+  const db = database();
+  const [rows, rain] = await Promise.all([gardenRows(db, who.gardenId), rainNormals(db, who.gardenId)]);
+  return workOutSeason(who, rows, rain);
+});
+
+/** Read one after the other, so that the same function serves inside a transaction. */
+export async function gardenRows(db: Db, gardenId: number): Promise<GardenRows> {
+  return {
+    houses: await houses(db, gardenId),
+    stands: await stands(db, gardenId),
+    pools: await pools(db, gardenId),
+    loops: await loops(db, gardenId),
+    sources: await sources(db, gardenId),
+    stores: await stores(db, gardenId),
+    salts: await salts(db, gardenId),
+    recipes: await recipes(db, gardenId),
+    stockTanks: await stockTanks(db, gardenId),
+    varieties: await varieties(db, gardenId),
+    batches: await batches(db, gardenId),
+    orders: await orders(db, gardenId),
+    outlets: await outlets(db, gardenId),
+  };
+}
+
+/** From rows to plan, places, feeds, supply and shortages. Pure but for the rows it is given. */
+export function workOutSeason(
+  who: Session,
+  rows: GardenRows,
+  rain: Awaited<ReturnType<typeof rainNormals>>,
+): Season {
+  const poolStands = new Map(
+    rows.pools.map((pool) => [pool.id, rows.stands.filter((stand) => stand.poolId === pool.id)]),
+  );
+  const input: PlanInput = {
+    today: who.today,
+    from: who.today - DAYS_BACK,
+    to: who.today + DAYS_AHEAD,
+    pools: rows.pools.map((pool) => planPool(pool, poolStands.get(pool.id) ?? [])),
+    varieties: rows.varieties,
+    batches: rows.batches,
+    orders: rows.orders,
+    drainShareByLoop: Object.fromEntries(rows.loops.map((loop) => [loop.id, loop.drainShare])),
+  };
+  const plan = workOutPlan(input);
+  const staysByPool = new Map(
+    input.pools.map((pool) => [pool.id, [] as Plan["batches"][number]["stays"][number][]]),
+  );
+  for (const batch of plan.batches) for (const stay of batch.stays) staysByPool.get(stay.poolId)?.push(stay);
+  const placed = new Map(input.pools.map((pool) => [pool.id, placeStays(pool, staysByPool.get(pool.id)!)]));
+  const feeds = loopFeeds(rows, plan);
+  const supply = waterSupply(rows, plan, rain);
+  const saltUses = saltUse(plan, saltStores(rows, feeds));
+  return {
+    who,
+    rows,
+    input,
+    plan,
+    poolStands,
+    placed,
+    feeds,
+    supply,
+    saltUses,
+    shortages: shortages(plan, input.pools, supply, saltUses),
+  };
+}
+
+/** Litres a day that a loop wants, the mean of the days from today. */
+export function loopNeedLpd(plan: Plan, loopId: number | "hand"): number {
+  const need = plan.needLByLoop.get(loopId);
+  if (!need) return 0;
+  const ahead = need.subarray(plan.today - plan.from, plan.today - plan.from + NEED_DAYS);
+  return ahead.reduce((sum, litres) => sum + litres, 0) / Math.max(1, ahead.length);
+}
+
+/** Litres a day that a source without a store can give. */
+export function sourceLimitLpd(
+  source: Pick<Source, "kind" | "flowLph" | "hoursPerDay" | "allowanceLpd">,
+): number {
+  return source.kind === "well"
+    ? source.flowLph * source.hoursPerDay
+    : source.kind === "rain"
+      ? 0
+      : source.allowanceLpd;
+}
+
+function planPool(pool: PoolRow, own: readonly Stand[]): PlanPool {
+  const sitesPerLine = poolSitesPerLine(own);
+  const sites = sitesPerLine.reduce((sum, count) => sum + count, 0);
+  const byLoop = new Map<number | null, number>();
+  for (const stand of own)
+    byLoop.set(stand.loopId, (byLoop.get(stand.loopId) ?? 0) + standCounts(stand.spec).sites);
+  const loopShares = [...byLoop].map(([loopId, count]) => ({ loopId, share: sites > 0 ? count / sites : 0 }));
+  return {
+    id: pool.id,
+    name: pool.name,
+    sites,
+    cleaningDays: pool.cleaningDays,
+    sitesPerLine,
+    loops: loopShares,
+  };
+}
+
+function loopFeeds(rows: GardenRows, plan: Plan): Map<number, LoopFeed> {
+  const feeds = new Map<number, LoopFeed>();
+  for (const loop of rows.loops) {
+    const feed = loopFeed(
+      loop,
+      rows.recipes,
+      rows.salts,
+      rows.sources,
+      rows.stockTanks,
+      loopNeedLpd(plan, loop.id),
+      plan.today,
+    );
+    if (feed) feeds.set(loop.id, feed);
+  }
+  return feeds;
+}
+
+function waterSupply(rows: GardenRows, plan: Plan, rain: Parameters<typeof supplyHorizon>[4]): SupplyHorizon {
+  const store = rows.stores.reduce(
+    (sum, one) => ({ capacityL: sum.capacityL + one.capacityL, storedL: sum.storedL + one.storedL }),
+    { capacityL: 0, storedL: 0 },
+  );
+  const need = [...plan.needL.subarray(plan.today - plan.from)];
+  const limits = rows.sources.map((source) => ({ ...source, limitLpd: sourceLimitLpd(source) }));
+  return supplyHorizon(plan.today, need, limits, store, rain);
+}
+
+/** What is on the shelf and, dissolved, in the stock tanks. */
+function saltStores(rows: GardenRows, feeds: ReadonlyMap<number, LoopFeed>) {
+  return rows.salts.map((salt) => {
+    const gPerLByLoop = new Map<number, number>();
+    let inStocksG = 0;
+    for (const [loopId, feed] of feeds) {
+      const index = feed.salts.findIndex((candidate) => candidate.id === salt.id);
+      const gPerL = (feed.sheet.gPer1000L[index] ?? 0) / 1000;
+      if (gPerL <= 0) continue;
+      gPerLByLoop.set(loopId, gPerL);
+      const stock = feed.sheet.stocks.find((sheet) => sheet.tank.letter === feed.salts[index]!.stock);
+      inStocksG += (stock?.tank.leftL ?? 0) * gPerL * feed.sheet.factor;
+    }
+    return { id: salt.id, name: salt.name, onHandG: salt.onHandG + inStocksG, gPerLByLoop };
+  });
+}

@@ -1,0 +1,104 @@
+import { isoFromDay, type Day } from "@/core/units/day";
+import { maybeOne, many, type Db } from "../db/pool";
+
+/** What doing an item changes besides the log. Kept with the log entry, so that undo takes back exactly this. */
+export type Effect =
+  | { readonly kind: "stage"; readonly batchId: number; readonly position: number; readonly day: Day; readonly plants: number }
+  | { readonly kind: "stock"; readonly loopId: number; readonly letter: "A" | "B"; readonly changeL: number }
+  | { readonly kind: "salt"; readonly saltId: number; readonly changeG: number }
+  | { readonly kind: "cleared"; readonly batchId: number; readonly day: Day }
+  | { readonly kind: "store"; readonly storeId: number; readonly storedL: number; readonly day: Day; readonly beforeL: number; readonly beforeDay: Day }; // prettier-ignore
+
+/** Carries an effect out. @returns what really changed: a stock cannot go below empty or above full */
+export async function apply(db: Db, gardenId: number, logId: number, effect: Effect): Promise<Effect> {
+  switch (effect.kind) {
+    case "stage":
+      await many(
+        db,
+        `insert into batch_stage (garden_id, batch_id, position, begun_on, plants, log_id) values ($1, $2, $3, $4::date, $5, $6)`,
+        [gardenId, effect.batchId, effect.position, isoFromDay(effect.day), effect.plants, logId],
+      );
+      return effect;
+    case "stock":
+      return { ...effect, changeL: await changeStock(db, gardenId, effect) };
+    case "salt":
+      return { ...effect, changeG: await changeSalt(db, gardenId, effect) };
+    case "cleared":
+      await many(db, `update batch set cleared_day = $3::date where garden_id = $1 and id = $2`, [
+        gardenId,
+        effect.batchId,
+        isoFromDay(effect.day),
+      ]);
+      return effect;
+    case "store":
+      await setStore(db, gardenId, effect.storeId, effect.storedL, effect.day);
+      return effect;
+  }
+}
+
+/** Takes an effect back. */
+export async function revert(db: Db, gardenId: number, effect: Effect): Promise<void> {
+  switch (effect.kind) {
+    case "stage":
+      await many(db, `delete from batch_stage where garden_id = $1 and batch_id = $2 and position = $3`, [
+        gardenId,
+        effect.batchId,
+        effect.position,
+      ]);
+      return;
+    case "stock":
+      await changeStock(db, gardenId, { ...effect, changeL: -effect.changeL });
+      return;
+    case "salt":
+      await changeSalt(db, gardenId, { ...effect, changeG: -effect.changeG });
+      return;
+    case "cleared":
+      await many(db, `update batch set cleared_day = null where garden_id = $1 and id = $2`, [
+        gardenId,
+        effect.batchId,
+      ]);
+      return;
+    case "store":
+      await setStore(db, gardenId, effect.storeId, effect.beforeL, effect.beforeDay);
+  }
+}
+
+async function changeStock(
+  db: Db,
+  gardenId: number,
+  effect: { loopId: number; letter: string; changeL: number },
+): Promise<number> {
+  const changed = await maybeOne<{ change: number }>(
+    db,
+    `update stock_tank new set left_l = least(new.volume_l, greatest(0, new.left_l + $4))
+       from stock_tank old
+      where new.garden_id = $1 and new.loop_id = $2 and new.letter = $3 and old.loop_id = new.loop_id and old.letter = new.letter
+      returning new.left_l - old.left_l as change`,
+    [gardenId, effect.loopId, effect.letter, effect.changeL],
+  );
+  return changed?.change ?? 0;
+}
+
+async function changeSalt(
+  db: Db,
+  gardenId: number,
+  effect: { saltId: number; changeG: number },
+): Promise<number> {
+  const changed = await maybeOne<{ change: number }>(
+    db,
+    `update salt new set on_hand_g = greatest(0, new.on_hand_g + $3)
+       from salt old where new.garden_id = $1 and new.id = $2 and old.id = new.id
+      returning new.on_hand_g - old.on_hand_g as change`,
+    [gardenId, effect.saltId, effect.changeG],
+  );
+  return changed?.change ?? 0;
+}
+
+async function setStore(db: Db, gardenId: number, storeId: number, storedL: number, day: Day): Promise<void> {
+  await many(db, `update store set stored_l = $3, read_on = $4::date where garden_id = $1 and id = $2`, [
+    gardenId,
+    storeId,
+    storedL,
+    isoFromDay(day),
+  ]);
+}

@@ -1,0 +1,93 @@
+import { cache } from "react";
+import { roundItems } from "@/core/round/roundItems";
+import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
+import type { Day } from "@/core/units/day";
+import { loopNeedLpd, season, type Season } from "../batches/season";
+import { pool, type Db } from "../db/pool";
+import { now } from "../session/clock";
+import { lastHandReadings, type Reading } from "../water/queries";
+import { logEntries, settledKeys, type LogEntry } from "./queries";
+
+const ROLL_OVER_DAYS = 7;
+
+/** Today's walk: what is to be done and what has been done already. */
+export interface Today {
+  readonly season: Season;
+  readonly items: readonly RoundItem[];
+  readonly done: readonly LogEntry[];
+  readonly lastReadings: readonly Reading[];
+}
+
+export const todayRound = cache(async (): Promise<Today> => roundOf(pool(), await season()));
+
+/** The round of a season; commands use it inside their transaction to find the item they tick. */
+export async function roundOf(db: Db, worked: Season): Promise<Today> {
+  const { who } = worked;
+  const readings = await lastHandReadings(db, who.gardenId, now());
+  const settled = await settledKeys(db, who.gardenId, who.today, ROLL_OVER_DAYS);
+  const done = await logEntries(db, who.gardenId, {
+    from: who.today,
+    to: who.today,
+    kind: null,
+    search: null,
+    limit: 500,
+  });
+  const items = roundItems({
+    today: who.today,
+    plan: worked.plan,
+    pools: roundPools(worked),
+    loops: roundLoops(worked, readings),
+    store: worked.rows.stores[0] ?? null,
+    shortages: worked.shortages,
+    settledKeys: settled,
+  });
+  return {
+    season: worked,
+    items,
+    done: done.filter((entry) => entry.itemKey && !entry.undoneAt),
+    lastReadings: readings,
+  };
+}
+
+function roundPools({ rows, input, poolStands, placed }: Season): RoundPool[] {
+  return rows.pools.map((row) => {
+    const stands = poolStands.get(row.id) ?? [];
+    const house = rows.houses.find(
+      (candidate) => candidate.id === rows.stands.find((stand) => stand.poolId === row.id)?.houseId,
+    );
+    return {
+      id: row.id,
+      name: row.name,
+      houseName: house?.name ?? "",
+      houseOrder: house?.position ?? 99,
+      order: row.position,
+      cleaningDays: row.cleaningDays,
+      stands,
+      sitesPerLine: input.pools.find((pool) => pool.id === row.id)!.sitesPerLine,
+      placed: placed.get(row.id) ?? [],
+    };
+  });
+}
+
+function roundLoops({ rows, feeds, plan }: Season, readings: readonly Reading[]): RoundLoop[] {
+  return rows.loops.map((loop) => {
+    const reading = readings.find((candidate) => candidate.loopId === loop.id);
+    const feed = feeds.get(loop.id);
+    return {
+      id: loop.id,
+      name: loop.name,
+      kind: loop.kind,
+      feeding: loop.feeding,
+      workingL: loop.workingL,
+      readEveryDays: loop.readEveryDays,
+      needLpd: loopNeedLpd(plan, loop.id),
+      lastReading: reading ? { day: dayOf(reading.at), levelL: reading.levelL } : null,
+      feed: feed?.sheet ?? null,
+      saltNames: feed?.salts.map((salt) => salt.name) ?? [],
+    };
+  });
+}
+
+function dayOf(at: Date): Day {
+  return Math.floor(at.getTime() / 86_400_000);
+}

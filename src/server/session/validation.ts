@@ -1,0 +1,94 @@
+import Joi from "joi";
+import { dayFromIso, type Day } from "@/core/units/day";
+
+/** All schemas: unknown keys are refused, every error is reported, types are as sent except for numbers from forms. */
+export const STRICT: Joi.ValidationOptions = {
+  abortEarly: false,
+  stripUnknown: false,
+  errors: { wrap: { label: false } },
+};
+
+const SHOWN_LENGTH = 40;
+
+/** One message per field, by its path ("spec.pitchM"). */
+export function fieldErrors(error: Joi.ValidationError): Record<string, string> {
+  const fields: Record<string, string> = {};
+  for (const detail of error.details) fields[detail.path.join(".") || "form"] ??= detail.message;
+  return fields;
+}
+
+/** A measure with its range; the message says the value, the unit and the range. */
+export function measure(label: string, least: number, greatest: number, unit: string): Joi.NumberSchema {
+  const range = `${label} is {#value}${unit && ` ${unit}`}; it must be from ${least} to ${greatest}${unit && ` ${unit}`}`;
+  return Joi.number()
+    .min(least)
+    .max(greatest)
+    .required()
+    .label(label)
+    .messages({
+      "number.min": range,
+      "number.max": range,
+      "number.infinity": range,
+      "number.unsafe": range,
+      "number.base": `${label} is not a number; it must be from ${least} to ${greatest}${unit && ` ${unit}`}`,
+      "any.required": `${label} is missing; it must be from ${least} to ${greatest}${unit && ` ${unit}`}`,
+    });
+}
+
+/** A whole number with its range. */
+export function whole(label: string, least: number, greatest: number): Joi.NumberSchema {
+  return measure(label, least, greatest, "")
+    .integer()
+    .messages({ "number.integer": `${label} is {#value}; it must be a whole number` });
+}
+
+/** A short text that must say something. */
+export function text(label: string, greatestLength = 80): Joi.StringSchema {
+  return Joi.string()
+    .trim()
+    .min(1)
+    .max(greatestLength)
+    .required()
+    .label(label)
+    .pattern(/^[^\u0000]*$/u)
+    .messages({
+      "string.empty": `${label} is empty`,
+      "any.required": `${label} is missing`,
+      "string.max": `${label} is longer than ${greatestLength} characters`,
+      "string.pattern.base": `${label} holds a character that cannot be stored`,
+    });
+}
+
+/** A note; may be empty. */
+export function note(label: string, greatestLength = 500): Joi.StringSchema {
+  return text(label, greatestLength).min(0).allow("").default("").optional();
+}
+
+/** One of a few words. */
+export function choice(label: string, ...values: readonly (string | number)[]): Joi.Schema {
+  return Joi.valid(...values)
+    .required()
+    .label(label)
+    .messages({ "any.only": `${label} must be one of ${values.join(", ")}` });
+}
+
+/** A row of the garden. */
+export const rowId = (label: string) => whole(label, 1, 2_147_483_647);
+export const maybeRowId = (label: string) => rowId(label).allow(null);
+
+/** `YYYY-MM-DD` on the wire, a Day inside. */
+export function day(label: string): Joi.Schema<Day> {
+  return Joi.any()
+    .required()
+    .label(label)
+    .custom((value: unknown, helpers) => {
+      if (typeof value === "number" && Number.isInteger(value) && Math.abs(value) < 100_000) return value;
+      try {
+        return dayFromIso(String(value));
+      } catch {
+        return helpers.message({
+          custom: `${label} "${String(value).slice(0, SHOWN_LENGTH)}" is not a date (YYYY-MM-DD)`,
+        });
+      }
+    });
+}

@@ -1,0 +1,60 @@
+"use client";
+import { useState, type ComponentProps } from "react";
+import type { Dimension } from "@/core/units/dimensions";
+import { preferredUnit } from "@/core/units/dimensions";
+import { editText } from "@/core/units/format";
+import { parseQuantity } from "@/core/units/parse";
+import { useUnits } from "./units";
+
+/** What a quantity field hands up: a number in the inside unit, nothing, or text that cannot be read. */
+export type QuantityValue = number | null | string;
+
+export interface QuantityInputProps extends Omit<ComponentProps<"input">, "value" | "onChange"> {
+  readonly value: QuantityValue | undefined;
+  readonly onValue: (value: QuantityValue) => void;
+  readonly dimension: Dimension;
+}
+
+/** Why a value of a quantity field cannot be used, or undefined when it is a number. */
+export function quantityProblem(value: QuantityValue | undefined, label: string): string | undefined {
+  if (typeof value === "number") return undefined;
+  return typeof value === "string" ? value : `${label} is missing`;
+}
+
+/**
+ * A quantity typed with or without its unit. Text and number are kept apart: what is typed stays as it is until the
+ * field is left, and then shows the value in the garden's unit; text that cannot be read stays and says why.
+ */
+export function QuantityInput({
+  value,
+  onValue,
+  dimension,
+  onBlur,
+  className = "",
+  ...rest
+}: QuantityInputProps) {
+  const units = useUnits();
+  const shown = typeof value === "number" ? editText(value, dimension, units) : "";
+  const [typed, setTyped] = useState<string | null>(null);
+  const unit = preferredUnit(dimension, units).symbol;
+  return (
+    <input
+      {...rest}
+      className={`input ${className}`}
+      type="text"
+      inputMode={unit === "" ? "decimal" : "text"}
+      autoComplete="off"
+      value={typed ?? shown}
+      placeholder={rest.placeholder ?? (unit ? `in ${unit}` : undefined)}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const parsed = parseQuantity(event.target.value, dimension, units);
+        onValue(parsed.kind === "value" ? parsed.value : parsed.kind === "empty" ? null : parsed.message);
+      }}
+      onBlur={(event) => {
+        if (typeof value === "number") setTyped(null);
+        onBlur?.(event);
+      }}
+    />
+  );
+}
