@@ -1,4 +1,4 @@
-import type { WorkedBatch } from "../src/core/batches/plan";
+import type { Plan } from "../src/core/batches/plan";
 import { dayInWords, isoFromDay, type Day } from "../src/core/units/day";
 import { many, one, type Db } from "../src/server/db/pool";
 import type { Ids } from "./load";
@@ -35,16 +35,12 @@ interface Entry {
   readonly batchId?: number;
   readonly actual?: Record<string, unknown>;
   readonly note?: string;
+  readonly itemKey?: string;
 }
 
 /** Writes ten weeks of log and readings: what was sown, moved and picked by plan, the tanks, and what went wrong. */
-export async function writeHistory(
-  db: Db,
-  ids: Ids,
-  today: Day,
-  batches: readonly WorkedBatch[],
-): Promise<void> {
-  const entries = [...batchEntries(today, batches), ...mishaps(today)].sort(
+export async function writeHistory(db: Db, ids: Ids, today: Day, plan: Plan): Promise<void> {
+  const entries = [...batchEntries(today, plan), ...mishaps(today)].sort(
     (a, b) => a.at.getTime() - b.at.getTime(),
   );
   await insertEntries(db, ids, entries);
@@ -55,29 +51,46 @@ export async function writeHistory(
   await typedWrong(db, ids, today);
 }
 
-function batchEntries(today: Day, batches: readonly WorkedBatch[]): Entry[] {
-  const growers = ["Tomas Lind", "Oke Adeyi", "Priya Sen"];
+const GROWERS = ["Tomas Lind", "Oke Adeyi", "Priya Sen"] as const;
+const growerFor = (seed: number) => GROWERS[seed % GROWERS.length]!;
+/** Left undone, so that the round has something that is late. */
+const LATE_WASHES = 1;
+
+function batchEntries(today: Day, plan: Plan): Entry[] {
   const within = (day: Day) => day >= today - HISTORY_DAYS && day < today;
-  return batches.flatMap(({ batch, variety, stays, lots }) => {
-    const person = growers[batch.id % growers.length]!;
-    const begun = stays
+  const begun = plan.batches.flatMap(({ batch, variety, stays }) =>
+    stays
       .filter((stay) => within(stay.from))
       .map((stay): Entry => {
         const sow = stay.stage === 0;
         return {
-          at: morningOf(stay.from, batch.id), kind: sow ? "sow" : "move", place: variety.stages[stay.stage]!.name, person, batchId: batch.id,
+          at: morningOf(stay.from, batch.id), kind: sow ? "sow" : "move", place: variety.stages[stay.stage]!.name, person: growerFor(batch.id), batchId: batch.id,
           title: sow ? `Sow ${variety.name}` : `Move ${variety.name} of ${dayInWords(batch.sowDay)}`,
           actual: { done: stay.plants, word: sow ? "cells" : "plants", dimension: "count" },
-        }; // prettier-ignore
-      });
-    const picked = lots
-      .filter((lot) => within(lot.from))
-      .map((lot): Entry => ({
-        at: morningOf(lot.from, batch.id + 1), kind: "pick", place: "packing", person: growers[(batch.id + 1) % 3]!, batchId: batch.id,
-        title: `Pick ${variety.name}`, actual: { done: Math.floor(lot.units * 10) / 10, word: variety.unit, dimension: "ratio" },
-      })); // prettier-ignore
-    return [...begun, ...picked];
-  });
+        };
+      }),
+  ); // prettier-ignore
+  const picked = plan.deliveries
+    .filter((delivery) => within(delivery.day))
+    .flatMap((delivery) =>
+      delivery.parts.map((part): Entry => {
+        const { variety } = plan.batches.find(({ batch }) => batch.id === part.batchId)!;
+        return {
+          at: morningOf(delivery.day, part.batchId + 1), kind: "pick", place: "packing", person: growerFor(part.batchId + 1), batchId: part.batchId,
+          title: `Pick ${variety.name} for ${delivery.outletName}`, itemKey: `pick:${delivery.orderId}:${part.batchId}:${delivery.day}`,
+          actual: { done: Number(part.units.toFixed(1)), word: variety.unit, dimension: "ratio" },
+        };
+      }),
+    ); // prettier-ignore
+  const washed = plan.batches
+    .flatMap(({ batch, variety, stays }) => stays.filter((stay) => within(stay.to)).map((stay) => ({ batch, variety, stay })))
+    .sort((a, b) => a.stay.to - b.stay.to)
+    .slice(0, -LATE_WASHES)
+    .map(({ batch, variety, stay }): Entry => ({
+      at: morningOf(stay.to, batch.id + 2), kind: "wash", place: variety.stages[stay.stage]!.name, person: growerFor(batch.id + 2), batchId: batch.id,
+      title: `Wash after ${variety.name}`, itemKey: `wash:${batch.id}:${stay.stage}`,
+    })); // prettier-ignore
+  return [...begun, ...picked, ...washed];
 }
 
 function mishaps(today: Day): Entry[] {
@@ -93,12 +106,12 @@ async function insertEntries(db: Db, ids: Ids, entries: readonly Entry[]) {
   const column = <T>(pick: (entry: Entry) => T) => entries.map(pick);
   await many(
     db,
-    `insert into log_entry (garden_id, person_id, at, day, kind, place, title, batch_id, actual, note)
-     select $1::integer, * from unnest($2::integer[], $3::timestamptz[], $4::date[], $5::text[], $6::text[], $7::text[], $8::integer[], $9::jsonb[], $10::text[])`,
+    `insert into log_entry (garden_id, person_id, at, day, kind, place, title, batch_id, actual, note, item_key)
+     select $1::integer, * from unnest($2::integer[], $3::timestamptz[], $4::date[], $5::text[], $6::text[], $7::text[], $8::integer[], $9::jsonb[], $10::text[], $11::text[])`,
     [
       ids.garden, column((e) => ids.person.get(e.person)), column((e) => e.at), column((e) => isoFromDay(Math.floor(e.at.getTime() / DAY_MS))),
       column((e) => e.kind), column((e) => e.place), column((e) => e.title), column((e) => e.batchId ?? null),
-      column((e) => JSON.stringify(e.actual ?? {})), column((e) => e.note ?? ""),
+      column((e) => JSON.stringify(e.actual ?? {})), column((e) => e.note ?? ""), column((e) => e.itemKey ?? null),
     ], // prettier-ignore
   );
 }
@@ -166,7 +179,7 @@ async function insertHandReading(
     db,
     "The reading",
     `insert into log_entry (garden_id, person_id, at, day, kind, place, title, loop_id, actual)
-     values ($1, $2, $3, $4::date, 'reading', $5, 'Read and bring back into band', $6, $7) returning id`,
+     values ($1, $2, $3, $4::date, 'reading', $5, $5 || ': read and bring back into band', $6, $7) returning id`,
     [ids.garden, personId, at, isoFromDay(day), `${loop} tank`, ids.loop.get(loop), JSON.stringify(actual)],
   );
   await many(
@@ -188,7 +201,7 @@ async function typedWrong(db: Db, ids: Ids, today: Day) {
   await many(
     db,
     `insert into log_entry (garden_id, person_id, at, day, kind, place, title, loop_id, planned, actual, note, corrects_id)
-     values ($1, $2, $3, $4::date, 'reading', 'Leaf tank', 'Read and bring back into band', $5, $6, '{"levelL": 585}', 'That was the towers'' level.', $7)`,
+     values ($1, $2, $3, $4::date, 'reading', 'Leaf tank', 'Leaf tank: read and bring back into band', $5, $6, '{"levelL": 585}', 'That was the towers'' level.', $7)`,
     [
       ids.garden,
       ids.person.get("Ines Varela"),

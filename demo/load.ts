@@ -37,8 +37,8 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
       const day = today(place.garden.timeZone);
       const ids = await loadPlaces(db);
       await loadOrders(db, ids, day);
-      const batches = await planDemo(db, ids, day);
-      await writeHistory(db, ids, day, batches);
+      const plan = await planDemo(db, ids, day);
+      await writeHistory(db, ids, day, plan);
     }, pool);
   } finally {
     await pool.end();

@@ -1,5 +1,5 @@
 import { coverOrders } from "../src/core/batches/coverOrders";
-import { workOutPlan, type WorkedBatch } from "../src/core/batches/plan";
+import { workOutPlan, type Plan } from "../src/core/batches/plan";
 import type { PlanBatch, PlanInput } from "../src/core/batches/types";
 import { isoFromDay, type Day } from "../src/core/units/day";
 import { gardenRows } from "../src/server/batches/season";
@@ -20,7 +20,7 @@ const FAILED_SHARE = 0.45;
  * Plans the demo's season with the planner that the product offers, as if it had been planned long ago, and writes down
  * what began and ended before today.
  */
-export async function planDemo(db: Db, ids: Ids, today: Day): Promise<readonly WorkedBatch[]> {
+export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
   const rows = await gardenRows(db, ids.garden);
   const longAgo = today + PLANNED_FROM;
   for (const variety of rows.varieties) {
@@ -40,7 +40,8 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<readonly W
   const input = (batches: readonly PlanBatch[]): PlanInput => ({
     today: longAgo, from: longAgo, to: today + 426, pools: [], varieties: rows.varieties, batches, orders: rows.orders, drainShareByLoop: {},
   }); // prettier-ignore
-  const asPlanned = workOutPlan(input(planned)).batches;
+  const plan = workOutPlan(input(planned));
+  const asPlanned = plan.batches;
   const failed = asPlanned.find(
     ({ batch, variety }) =>
       variety.name === "Batavia lettuce" &&
@@ -63,5 +64,5 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<readonly W
         isoFromDay(end),
       ]);
   }
-  return asPlanned;
+  return plan;
 }

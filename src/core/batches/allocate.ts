@@ -39,40 +39,44 @@ export function demandsOf(orders: readonly PlanOrder[], from: Day, to: Day): Dem
   return demands.sort((a, b) => a.day - b.day || a.orderId - b.orderId);
 }
 
+/** The order in which lots are taken: the one that ends first goes first, so that nothing spoils while fresher stands. */
+export function byEnd(a: OpenLot, b: OpenLot): number {
+  return a.until - b.until || a.from - b.from || a.batchId - b.batchId;
+}
+
 /**
- * Serves one market day from the lots of its variety: the lot that ends first is taken first, so that nothing spoils
- * while fresher stands.
+ * Serves one market day from the lots of its variety.
  *
- * @param lots changed: what is taken is deducted from `left`
+ * @param lots in the order of `byEnd`; changed: what is taken is deducted from `left`
  * @source earliest-deadline-first
  */
 export function serve(demand: Demand, lots: readonly OpenLot[]): Delivery {
-  const usable = lots
-    .filter((lot) => lot.from <= demand.day && demand.day <= lot.until && lot.left > 1e-9)
-    .sort((a, b) => a.until - b.until || a.from - b.from || a.batchId - b.batchId);
   const parts: { batchId: number; units: number }[] = [];
   let missing = demand.wanted;
-  for (const lot of usable) {
+  for (const lot of lots) {
     if (missing <= 1e-9) break;
+    if (lot.from > demand.day || lot.until < demand.day || lot.left <= 1e-9) continue;
     const units = Math.min(missing, lot.left);
     lot.left -= units;
     missing -= units;
     parts.push({ batchId: lot.batchId, units });
   }
-  return { ...demand, given: demand.wanted - Math.max(0, missing), parts };
+  const { orderId, outletName, varietyId, day, wanted } = demand;
+  return { orderId, outletName, varietyId, day, wanted, given: wanted - Math.max(0, missing), parts };
 }
 
 /**
- * Serves all market days in order of date. Lots that ended are passed over once and for all, which keeps the work in
- * step with the number of lots and days.
+ * Serves all market days in order of date. Lots come in as they ripen and are dropped once they have ended or are empty,
+ * which keeps the work in step with the number of lots and days.
  */
 export function serveAll(demands: readonly Demand[], lots: readonly OpenLot[]): Delivery[] {
-  const sorted = [...lots].sort((a, b) => a.from - b.from);
+  const ripening = [...lots].sort((a, b) => a.from - b.from);
   let open: OpenLot[] = [];
   let next = 0;
   return demands.map((demand) => {
-    while (next < sorted.length && sorted[next]!.from <= demand.day) open.push(sorted[next++]!);
-    open = open.filter((lot) => lot.until >= demand.day && lot.left > 1e-9);
+    const before = next;
+    while (next < ripening.length && ripening[next]!.from <= demand.day) open.push(ripening[next++]!);
+    if (next > before) open = open.filter((lot) => lot.until >= demand.day && lot.left > 1e-9).sort(byEnd);
     return serve(demand, open);
   });
 }

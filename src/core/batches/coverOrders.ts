@@ -2,7 +2,7 @@ import type { Day } from "../units/day";
 import { cellsToSow } from "../growth/cellsToSow";
 import { serveDays, unitsAtFirst } from "../growth/harvestPattern";
 import { sowDayFor } from "../growth/sowDay";
-import { demandsOf, serve, type Demand, type OpenLot } from "./allocate";
+import { byEnd, demandsOf, serve, type Demand, type OpenLot } from "./allocate";
 import { timeline, varietyClocks } from "./timeline";
 import type { PlanBatch, PlanOrder, PlanVariety } from "./types";
 
@@ -55,7 +55,7 @@ export function coverOrders(wish: CoverWish): Cover {
       batchId: batch.id,
       left: lot.units,
     }));
-  const lots = wish.batches.flatMap(lotsOf);
+  const lots = wish.batches.flatMap(lotsOf).sort(byEnd);
   const demands = demandsOf(
     wish.orders.filter((order) => order.varietyId === variety.id),
     wish.from,
@@ -91,6 +91,7 @@ export function coverOrders(wish: CoverWish): Cover {
     lots.push(
       ...lotsOf({ id: -batches.length, varietyId: variety.id, ...proposed, begun: [], clearedDay: null }),
     );
+    lots.sort(byEnd);
     serve({ ...demand, wanted: missing }, lots);
   });
   return { batches, tooLate };

@@ -57,7 +57,8 @@ export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay:
 }
 
 /**
- * The nearest other sow day, within two weeks of the one wanted and not before today, that breaks nothing.
+ * The sow day nearest to the one wanted, within two weeks of it, not before today and not where the batch is now, that
+ * breaks nothing.
  * @returns null when there is none
  */
 export function mendingSowDay(
@@ -66,9 +67,10 @@ export function mendingSowDay(
   batchId: number,
   wanted: Day,
 ): MoveConsequences | null {
+  const own = input.batches.find((batch) => batch.id === batchId)?.sowDay;
   for (let distance = 1; distance <= MENDING_REACH_DAYS; distance++)
     for (const sowDay of [wanted - distance, wanted + distance]) {
-      if (sowDay < input.today) continue;
+      if (sowDay < input.today || sowDay === own) continue;
       const tried = whatIfMove(input, now, batchId, sowDay);
       if (!tried.breaks) return tried;
     }

@@ -94,44 +94,56 @@ interface FreeIon extends Carrier {
 }
 
 /**
- * Successive substitution: associations here are weak, so that free = total/(1 + Σ K·partner) settles in a few rounds.
+ * Successive substitution, cations and anions in turn: free = total/(1 + Σ K·partner). Associations here are weak, so
+ * that it settles in a few rounds; the activities follow the ionic strength of the round before.
  */
 function pairUp(ions: IonAmounts): { readonly carriers: readonly Carrier[]; readonly ionicStrength: number } {
   const free = new Map<Ion, FreeIon>();
   for (const [ion, mmol] of Object.entries(ions) as [Ion, number][])
     if (mmol > 0) free.set(ion, { ...IONS[ion], total: mmol / 1000, molPerL: mmol / 1000, bound: 0 });
-  const pairs = PAIRS.flatMap(({ cation, anion, log10K, lambda0 }): PairCarrier[] => {
+  const pairs: PairCarrier[] = [];
+  for (const { cation, anion, log10K, lambda0 } of PAIRS) {
     const [c, a] = [free.get(cation), free.get(anion)];
-    return c && a
-      ? [{ cation: c, anion: a, constant: 10 ** log10K, lambda0, charge: c.charge + a.charge, molPerL: 0 }]
-      : [];
-  });
+    if (c && a)
+      pairs.push({
+        cation: c,
+        anion: a,
+        constant: 10 ** log10K,
+        lambda0,
+        charge: c.charge + a.charge,
+        molPerL: 0,
+      });
+  }
   const all = [...free.values()];
   const carriers: Carrier[] = [...all, ...pairs];
   let ionicStrength = strengthOf(carriers);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const gamma = [0, 1, 2].map((charge) => activity(charge, ionicStrength));
+    const gamma = [1, activity(1, ionicStrength), activity(2, ionicStrength)];
+    const conditional = (pair: PairCarrier) =>
+      (pair.constant * gamma[pair.cation.charge]! * gamma[-pair.anion.charge]!) /
+      gamma[Math.abs(pair.charge)]!;
     for (const ion of all) ion.bound = 0;
-    for (const pair of pairs) {
-      const [c, a, both] = [pair.cation.charge, pair.anion.charge, pair.charge].map(
-        (charge) => gamma[Math.abs(charge)]!,
-      );
-      const conditional = (pair.constant * c! * a!) / both!;
-      pair.molPerL = conditional * pair.cation.molPerL * pair.anion.molPerL;
-      pair.cation.bound += conditional * pair.anion.molPerL;
-      pair.anion.bound += conditional * pair.cation.molPerL;
-    }
-    let change = 0;
-    for (const ion of all) {
-      const next = ion.total / (1 + ion.bound);
-      change = Math.max(change, Math.abs(next / ion.molPerL - 1));
-      // A first full step, then means of old and new, so that cation and anion do not overshoot in turn.
-      ion.molPerL = round === 0 ? next : (next + ion.molPerL) / 2;
-    }
+    for (const pair of pairs) pair.cation.bound += conditional(pair) * pair.anion.molPerL;
+    let change = settle(all, 1);
+    for (const pair of pairs) pair.anion.bound += conditional(pair) * pair.cation.molPerL;
+    change = Math.max(change, settle(all, -1));
+    for (const pair of pairs) pair.molPerL = conditional(pair) * pair.cation.molPerL * pair.anion.molPerL;
     ionicStrength = strengthOf(carriers);
     if (change < RELATIVE_TOLERANCE) return { carriers, ionicStrength };
   }
   throw new Error("ecOfIons: the ion pairs did not settle");
+}
+
+/** Sets the free amounts of the ions of one sign. @returns the largest relative change */
+function settle(ions: readonly FreeIon[], sign: 1 | -1): number {
+  let change = 0;
+  for (const ion of ions) {
+    if (Math.sign(ion.charge) !== sign) continue;
+    const next = ion.total / (1 + ion.bound);
+    change = Math.max(change, Math.abs(next / ion.molPerL - 1));
+    ion.molPerL = next;
+  }
+  return change;
 }
 
 function strengthOf(carriers: readonly Carrier[]): number {

@@ -32,7 +32,8 @@ export function roundItems(input: RoundInput): RoundItem[] {
     .sort((a, b) => a.stop.order - b.stop.order || b.ageDays - a.ageDays);
 }
 
-const GATE: Stop = { key: "gate", name: "Gate and store", order: 0 };
+export const GATE: Stop = { key: "gate", name: "Gate and store", order: 0 };
+export const TANKS: Stop = { key: "tanks", name: "Tanks", order: 100 };
 
 function storeItems({ store, today }: RoundInput): RoundItem[] {
   if (!store || store.readOn >= today) return [];
@@ -70,7 +71,7 @@ function orderItems({ shortages, today }: RoundInput): RoundItem[] {
 }
 
 function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
-  const stop: Stop = { key: `tank:${loop.id}`, name: `${loop.name} tank`, order: 100 + loop.id };
+  const stop = TANKS;
   const items: RoundItem[] = [];
   const due = loop.lastReading ? loop.lastReading.day + loop.readEveryDays : today;
   if (due <= today)
@@ -78,7 +79,7 @@ function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
       key: `reading:${loop.id}`,
       kind: "reading",
       stop,
-      title: "Read and bring back into band",
+      title: `${loop.name} tank: read and bring back into band`,
       figure: null,
       detail: loop.lastReading ? `last read ${dayInWords(loop.lastReading.day)}` : "never read yet",
       amounts: [],
@@ -109,7 +110,7 @@ function topUpItem(loop: RoundLoop, stop: Stop, today: Day): RoundItem | null {
     key: `top-up:${loop.id}`,
     kind: "top-up",
     stop,
-    title: "Top up with feed",
+    title: `${loop.name} tank: top up with feed`,
     figure: { value: litres, dimension: "volume", word: "" },
     detail: `the tank should stand near ${Math.round(expectedL)} L; read it first if the meter is at hand`,
     amounts: feedAmounts(loop, litres),
@@ -149,7 +150,7 @@ function mixItems(loop: RoundLoop, stop: Stop, today: Day): RoundItem[] {
       key: `mix:${loop.id}:${stock.tank.letter}`,
       kind: "mix" as const,
       stop,
-      title: `Mix stock ${stock.tank.letter}`,
+      title: `${loop.name} stock ${stock.tank.letter}: mix a full tank`,
       figure: { value: stock.tank.volumeL, dimension: "volume" as const, word: "" },
       detail: `${stock.daysLeft.whole} days left; 70 % warm water first, salts in this order, make up to the mark`,
       amounts: stock.salts.map((salt) => ({
@@ -163,12 +164,17 @@ function mixItems(loop: RoundLoop, stop: Stop, today: Day): RoundItem[] {
     }));
 }
 
+/** Pools of one house are one stop: the walk goes from house to house. */
 function poolStop(pool: RoundPool): Stop {
-  const name =
-    pool.houseName && pool.houseName !== pool.name
-      ? `${pool.houseName}, ${pool.name.toLowerCase()}`
-      : pool.name;
-  return { key: `pool:${pool.id}`, name, order: 1000 + pool.houseOrder * 100 + pool.order };
+  return {
+    key: `house:${pool.houseName || pool.name}`,
+    name: pool.houseName || pool.name,
+    order: 1000 + pool.houseOrder,
+  };
+}
+
+function placeWords(pool: RoundPool, placed: PlacedStay): string {
+  return `${pool.name.toLowerCase()}, ${lineWords(pool.stands, linesTouched(pool.sitesPerLine, placed.runs))}`;
 }
 
 function poolItems(pool: RoundPool, input: RoundInput): RoundItem[] {
@@ -185,7 +191,7 @@ function beginItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Rou
   if (!batch || stay.begun || stay.from > input.today) return [];
   const before = batch.stays[stay.stage - 1];
   if (before && !before.begun) return [];
-  const where = lineWords(pool.stands, linesTouched(pool.sitesPerLine, placed.runs));
+  const where = placeWords(pool, placed);
   const due = Math.min(input.today, before ? batch.plannedEnds[before.stage]! : batch.batch.sowDay);
   const common = {
     stop: poolStop(pool),
@@ -212,8 +218,7 @@ function beginItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Rou
   const fromPlaced = from?.placed.find(
     (candidate) => candidate.stay.batchId === stay.batchId && candidate.stay.stage === stay.stage - 1,
   );
-  const fromWords =
-    from && fromPlaced ? lineWords(from.stands, linesTouched(from.sitesPerLine, fromPlaced.runs)) : "";
+  const fromWords = from && fromPlaced ? placeWords(from, fromPlaced) : "where they stand";
   return [
     {
       ...common,
@@ -221,7 +226,7 @@ function beginItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Rou
       kind: "move",
       title: `Move ${batch.variety.name} of ${dayInWords(batch.stays[0]!.from)} to ${where}`,
       figure: { value: stay.plants, dimension: "count", word: "plants" },
-      detail: `from ${from?.name.toLowerCase() ?? "before"}, ${fromWords}`,
+      detail: `from ${fromWords}`,
       amounts: [],
       cautions: [],
     },
@@ -239,7 +244,7 @@ function washItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Roun
     ? batch.batch.clearedDay === null
     : pool.cleaningDays > 0 && ageDays <= ROLL_OVER_DAYS && batch.stays[stay.stage + 1]!.begun;
   if (!due) return [];
-  const where = lineWords(pool.stands, linesTouched(pool.sitesPerLine, placed.runs));
+  const where = placeWords(pool, placed);
   const wash = pool.cleaningDays > 0 ? `; the next crop may come after ${pool.cleaningDays} days` : "";
   return [
     {
@@ -270,7 +275,7 @@ function pickItems(input: RoundInput): RoundItem[] {
       const placed = pool.placed.find(
         (candidate) => candidate.stay.batchId === part.batchId && candidate.stay.stage === last.stage,
       );
-      const where = placed ? `, ${lineWords(pool.stands, linesTouched(pool.sitesPerLine, placed.runs))}` : "";
+      const where = placed ? `, ${placeWords(pool, placed)}` : "";
       return [
         {
           key: `pick:${delivery.orderId}:${part.batchId}:${delivery.day}`,

@@ -1,4 +1,5 @@
 "use server";
+import { GATE, TANKS } from "@/core/round/roundItems";
 import { suspectSlip } from "@/core/units/slips";
 import { isoFromDay } from "@/core/units/day";
 import { gardenRows, workOutSeason, type Season } from "../batches/season";
@@ -95,12 +96,10 @@ export const enterReading = command(readingSchema, async (db, input, who) => {
     kind: "reading",
     itemKey: asked?.key ?? null,
     place: `${loop.name} tank`,
-    title: "Read and bring back into band",
+    title: `${loop.name} tank: read and bring back into band`,
     loopId: loop.id,
     batchId: null,
-    planned: {
-      stop: asked?.stop ?? { key: `tank:${loop.id}`, name: `${loop.name} tank`, order: 100 + loop.id },
-    },
+    planned: { stop: TANKS },
     actual: figures,
     note: "",
   });
@@ -130,12 +129,12 @@ export const doseDone = command(undoSchema, async (db, { entryId }, who) => {
     kind: "dose",
     itemKey: `dose:${entryId}`,
     place: `${loop.name} tank`,
-    title: "Dosed as the slip said",
+    title: `${loop.name} tank: dosed as the slip said`,
     loopId: loop.id,
     batchId: null,
     planned: {
       steps: slip.steps,
-      stop: { key: `tank:${loop.id}`, name: `${loop.name} tank`, order: 100 + loop.id },
+      stop: TANKS,
     },
     actual: {},
     note: "",
@@ -164,7 +163,7 @@ export const enterStore = command(storeReadingSchema, async (db, input, who) => 
     title: `Read the level of ${store.name}`,
     loopId: null,
     batchId: null,
-    planned: { stop: { key: "gate", name: "Gate and store", order: 0 } },
+    planned: { stop: GATE },
     actual: { storedL: input.storedL },
     note: "",
   });

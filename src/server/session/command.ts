@@ -1,13 +1,9 @@
 import type Joi from "joi";
 import { NotFoundError, transaction, type Db } from "../db/pool";
 import { refusedBecause } from "../db/errors";
+import type { ActionResult } from "./result";
 import { session, type Session } from "./session";
 import { fieldErrors, STRICT } from "./validation";
-
-/** What every action answers: done with a value, or refused with a reason and the fields it concerns. */
-export type ActionResult<Value = undefined> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly message: string; readonly fields: Readonly<Record<string, string>> };
 
 /** An input that can be read but makes no sense for this garden; shown beside the field. */
 export class RefusedError extends Error {

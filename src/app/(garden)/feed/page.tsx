@@ -1,0 +1,37 @@
+import type { Metadata } from "next";
+import { RecipeSheet } from "@/features/feed/RecipeSheet";
+import { loopNeedLpd, season } from "@/server/batches/season";
+import { Station } from "@/ui/Station";
+import { feedTabs } from "./tabs";
+
+export const metadata: Metadata = { title: "Feed" };
+
+export default async function FeedPage({ searchParams }: { searchParams: Promise<{ loop?: string }> }) {
+  const worked = await season();
+  const { rows, feeds, plan } = worked;
+  const { loop: asked } = await searchParams;
+  const loop = rows.loops.find((candidate) => String(candidate.id) === asked) ?? rows.loops[0] ?? null;
+  const feed = loop ? (feeds.get(loop.id) ?? null) : null;
+  const needLpd = loop ? loopNeedLpd(plan, loop.id) : 0;
+  return (
+    <Station
+      title="Feed"
+      facts={
+        loop
+          ? `${loop.name} loop · ${feed?.recipe.name ?? "no recipe yet"} · ${Math.round(needLpd)} L of feed a day`
+          : "no loop yet"
+      }
+      tabs={feedTabs("recipe", loop?.id)}
+    >
+      <RecipeSheet
+        key={loop?.id}
+        loops={rows.loops.map(({ id, name }) => ({ id, name }))}
+        loopId={loop?.id ?? null}
+        feed={feed}
+        recipes={rows.recipes}
+        salts={rows.salts}
+        waterName={rows.sources.find((source) => source.id === loop?.sourceId)?.name ?? "pure water"}
+      />
+    </Station>
+  );
+}

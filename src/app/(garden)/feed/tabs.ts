@@ -1,0 +1,10 @@
+import type { SheetTab } from "@/ui/Station";
+
+export function feedTabs(present: "recipe" | "stocks" | "shelf", loopId: number | undefined): SheetTab[] {
+  const query = loopId === undefined ? "" : `?loop=${loopId}`;
+  return [
+    { href: `/feed${query}`, name: "Recipe", present: present === "recipe" },
+    { href: `/feed/stocks${query}`, name: "Stocks and injector", present: present === "stocks" },
+    { href: "/feed/shelf", name: "Shelf", present: present === "shelf" },
+  ];
+}

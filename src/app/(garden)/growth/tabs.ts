@@ -1,0 +1,8 @@
+import type { SheetTab } from "@/ui/Station";
+
+export function growthTabs(present: "crops" | "sowing"): SheetTab[] {
+  return [
+    { href: "/growth", name: "Crops", present: present === "crops" },
+    { href: "/growth/sowing", name: "Sowing", present: present === "sowing" },
+  ];
+}

@@ -1,0 +1,69 @@
+import type { Metadata } from "next";
+import { dayInWords } from "@/core/units/day";
+import { quantityText } from "@/core/units/format";
+import { ItemPanel } from "@/features/round/ItemPanel";
+import { RoundWalk } from "@/features/round/RoundWalk";
+import { EntryPanel } from "@/features/round/EntryPanel";
+import { stopsOf } from "@/features/round/stops";
+import { readingView } from "@/server/round/readingView";
+import { todayRound } from "@/server/round/today";
+import { PrintButton } from "@/ui/PrintButton";
+import { Station } from "@/ui/Station";
+import { roundTabs } from "./tabs";
+
+export const metadata: Metadata = { title: "Round" };
+
+export default async function RoundPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ item?: string; entry?: string }>;
+}) {
+  const { items, done, season } = await todayRound();
+  const chosen = await searchParams;
+  const entry = done.find((candidate) => String(candidate.id) === chosen.entry);
+  const item = entry ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
+  const opened = Boolean(chosen.item ?? chosen.entry);
+  const stops = stopsOf(items, done);
+  const loopId =
+    item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null;
+  const tank = loopId ? await readingView(season, loopId, entry) : null;
+  const store = season.rows.stores.find((candidate) => candidate.id === item?.refs.storeId);
+  return (
+    <Station
+      title={dayInWords(season.plan.today, "long")}
+      facts={<RoundFacts done={done.length} items={items.length} season={season} />}
+      tabs={roundTabs("today")}
+    >
+      <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
+        <div className={opened ? "max-lg:hidden print:!block" : ""}>
+          <RoundWalk stops={stops} chosenKey={item?.key ?? null} chosenEntry={entry?.id ?? null} />
+          <PrintButton label="Print for the clipboard" />
+        </div>
+        <div className={`no-print ${opened ? "" : "max-lg:hidden"}`}>
+          {item && <ItemPanel key={item.key} item={item} tank={tank} store={store ?? null} />}
+          {entry && <EntryPanel key={entry.id} entry={entry} tank={tank} />}
+        </div>
+      </div>
+    </Station>
+  );
+}
+
+function RoundFacts({
+  items,
+  done,
+  season,
+}: {
+  items: number;
+  done: number;
+  season: Awaited<ReturnType<typeof todayRound>>["season"];
+}) {
+  const store = season.rows.stores[0];
+  const needLpd = season.plan.needL[season.plan.today - season.plan.from] ?? 0;
+  const days = store && needLpd > 0 ? `, ${Math.floor(store.storedL / needLpd)} days in hand` : "";
+  return (
+    <>
+      {items} to do, {done} done
+      {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}${days}`}
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import type { Metadata } from "next";
+import { LoopSheet } from "@/features/water/LoopSheet";
+import { loopNeedLpd, season } from "@/server/batches/season";
+import { loopLadder, tankLimits } from "@/server/water/ladders";
+import { Station } from "@/ui/Station";
+import { waterTabs } from "./tabs";
+
+export const metadata: Metadata = { title: "Water" };
+
+export default async function WaterPage({ searchParams }: { searchParams: Promise<{ loop?: string }> }) {
+  const worked = await season();
+  const { rows } = worked;
+  const { loop: asked } = await searchParams;
+  const loop = rows.loops.find((candidate) => String(candidate.id) === asked) ?? rows.loops[0] ?? null;
+  const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];
+  return (
+    <Station
+      title="Water"
+      facts={
+        loop
+          ? `${loop.name} loop · ${on.length ? on.join(", ").toLowerCase() : "no stands yet"}`
+          : "no loop yet"
+      }
+      tabs={waterTabs("ladder")}
+    >
+      <LoopSheet
+        key={loop?.id}
+        loops={rows.loops.map(({ id, name }) => ({ id, name }))}
+        loop={loop}
+        ladder={loop && loopLadder(worked, loop)}
+        needLpd={loop ? loopNeedLpd(worked.plan, loop.id) : 0}
+        limits={loop && tankLimits(worked, loop)}
+        recipes={rows.recipes.map(({ id, name }) => ({ id, name }))}
+        sources={rows.sources.map(({ id, name }) => ({ id, name }))}
+      />
+    </Station>
+  );
+}

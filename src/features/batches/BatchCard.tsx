@@ -1,0 +1,201 @@
+"use client";
+import { X } from "lucide-react";
+import { useDeferredValue, useMemo } from "react";
+import type { Plan } from "@/core/batches/plan";
+import { workOutPlan } from "@/core/batches/plan";
+import type { PlanInput } from "@/core/batches/types";
+import { mendingSowDay, whatIfMove, type MoveConsequences } from "@/core/batches/whatIfMove";
+import { dayInWords } from "@/core/units/day";
+import { moveBatch } from "@/server/batches/actions";
+import type { BatchView, SeasonView } from "@/server/batches/view";
+import { Button } from "@/ui/Button";
+import { useCommand } from "@/ui/useCommand";
+
+export interface BatchCardProps {
+  readonly batch: BatchView;
+  readonly view: SeasonView;
+  readonly input: PlanInput;
+  /** Days by which the batch is held away from its sow day. */
+  readonly days: number;
+  readonly side: "left" | "right";
+  readonly onHold: (days: number) => void;
+  readonly onClose: () => void;
+  readonly onChange: () => void;
+}
+
+/** The batch in hand: where it goes and when; held over another day, what that would break and what would mend it. */
+export function BatchCard({ batch, view, input, days, side, onHold, onClose, onChange }: BatchCardProps) {
+  const poolName = (poolId: number) =>
+    view.pools.find((pool) => pool.id === poolId)?.name.toLowerCase() ?? "";
+  return (
+    <section
+      aria-label={`${batch.variety} of ${dayInWords(batch.sowDay)}`}
+      className={`absolute bottom-16 z-30 w-[22rem] max-w-full rounded border-2 border-ink bg-sheet p-4 shadow-lg ${side === "left" ? "left-32" : "right-2"}`}
+    >
+      <div className="flex items-start justify-between gap-2">
+        <h2 className="text-2xl">
+          {batch.variety}, {dayInWords(batch.sowDay)}
+        </h2>
+        <button
+          type="button"
+          aria-label="Close"
+          className="grid size-9 shrink-0 place-items-center"
+          onClick={onClose}
+        >
+          <X aria-hidden className="size-5" />
+        </button>
+      </div>
+      {days === 0 ? (
+        <>
+          <table className="mt-1 w-full text-sm">
+            <tbody>
+              {batch.steps.map((step) => (
+                <tr key={step.name} className="border-t border-rule">
+                  <th scope="row" className="py-1 text-left font-normal">
+                    {poolName(step.poolId)}
+                  </th>
+                  <td className="text-right">
+                    {dayInWords(step.from)} – {dayInWords(step.to)}
+                  </td>
+                  <td className="sign w-14 text-right text-lg">{step.plants}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-2 text-sm">
+            Ready {dayInWords(batch.readyDay)}; orders take {round(batch.unitsOrdered)} of{" "}
+            {round(batch.unitsInAll)} {batch.unit}.
+          </p>
+          {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
+          <div className="mt-3 flex flex-wrap gap-2">
+            {batch.begun ? (
+              <p className="text-sm text-soft">Sown: its days are facts now.</p>
+            ) : (
+              <>
+                <Button onClick={() => onHold(-7)}>A week earlier</Button>
+                <Button onClick={() => onHold(7)}>A week later</Button>
+                <Button look="quiet" onClick={onChange}>
+                  Change or remove
+                </Button>
+              </>
+            )}
+          </div>
+        </>
+      ) : (
+        <HeldOver batch={batch} view={view} input={input} days={days} onHold={onHold} onDone={onClose} />
+      )}
+    </section>
+  );
+}
+
+/** Consequences before the act. */
+function HeldOver({
+  batch,
+  view,
+  input,
+  days,
+  onHold,
+  onDone,
+}: Pick<BatchCardProps, "batch" | "view" | "input" | "days" | "onHold"> & { onDone: () => void }) {
+  const now = useMemo<Plan>(() => workOutPlan(input), [input]);
+  // While a batch is dragged the card may lag a frame behind the hand, never the hand behind the card.
+  const settled = useDeferredValue(days);
+  const sowDay = batch.sowDay + settled;
+  const held = useMemo(() => whatIfMove(input, now, batch.id, sowDay), [input, now, batch.id, sowDay]);
+  const mend = useMemo(
+    () => (held.breaks ? mendingSowDay(input, now, batch.id, sowDay) : null),
+    [held, input, now, batch.id, sowDay],
+  );
+  const { run, busy } = useCommand(moveBatch, {
+    done: `${batch.variety} moved`,
+    undo: (before) => moveBatch({ id: batch.id, sowDay: before }),
+  });
+  const move = async (day: number) => {
+    const result = await run({ id: batch.id, sowDay: day });
+    if (result.ok) onDone();
+  };
+  return (
+    <>
+      <p className="mt-1">
+        Sown <b>{dayInWords(batch.sowDay + days, "weekday")}</b>, {Math.abs(days)} day
+        {Math.abs(days) === 1 ? "" : "s"} {days < 0 ? "earlier" : "later"}.
+      </p>
+      <div aria-live="polite">
+        <ConsequenceWords held={held} view={view} input={input} />
+        {held.breaks && (
+          <p className="mt-2 text-leaf">
+            {mend ? (
+              <>
+                <b>{dayInWords(mend.sowDay, "weekday")}</b> breaks nothing.
+              </>
+            ) : (
+              "No other day within two weeks fits better than where it is."
+            )}
+          </p>
+        )}
+      </div>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button look="strong" disabled={busy} onClick={() => void move(batch.sowDay + days)}>
+          Move to {dayInWords(batch.sowDay + days)}
+        </Button>
+        {mend && (
+          <Button disabled={busy} onClick={() => onHold(mend.sowDay - batch.sowDay)}>
+            Try {dayInWords(mend.sowDay)}
+          </Button>
+        )}
+        <Button look="quiet" onClick={() => onHold(0)}>
+          Keep
+        </Button>
+      </div>
+    </>
+  );
+}
+
+const SHOWN_ORDERS = 3;
+
+function ConsequenceWords({
+  held,
+  view,
+  input,
+}: {
+  held: MoveConsequences;
+  view: SeasonView;
+  input: PlanInput;
+}) {
+  const missed = held.orders.filter((order) => order.moreMissing > 0);
+  const won = held.orders.length - missed.length;
+  const nameOf = (varietyId: number) => input.varieties.find((variety) => variety.id === varietyId);
+  if (!held.breaks && won === 0)
+    return <p className="mt-2 font-bold text-leaf">It fits, and every order stays as it is.</p>;
+  return (
+    <ul className="mt-2 space-y-1">
+      {held.pools.map((pool) => (
+        <li key={pool.poolId} className="text-alarm">
+          {view.pools.find((candidate) => candidate.id === pool.poolId)?.name}:{" "}
+          <b>{pool.sitesOver} sites over</b> from {dayInWords(pool.firstDay)}
+        </li>
+      ))}
+      {missed.slice(0, SHOWN_ORDERS).map((order) => (
+        <li key={`${order.outletName}-${order.day}-${order.varietyId}`} className="text-alarm">
+          {order.outletName}, {dayInWords(order.day)}:{" "}
+          <b>
+            {round(order.moreMissing)} {nameOf(order.varietyId)?.unit}
+          </b>{" "}
+          missing
+        </li>
+      ))}
+      {missed.length > SHOWN_ORDERS && (
+        <li className="text-alarm">and {missed.length - SHOWN_ORDERS} more orders</li>
+      )}
+      {won > 0 && (
+        <li className="text-leaf">
+          {won === 1 ? "one order is better served" : `${won} orders are better served`}
+        </li>
+      )}
+    </ul>
+  );
+}
+
+function round(value: number): number {
+  return Number(value.toFixed(1));
+}

@@ -1,0 +1,202 @@
+"use client";
+import { useState } from "react";
+import { dayInWords, WEEKDAYS, type Day } from "@/core/units/day";
+import { formatNumber } from "@/core/units/format";
+import { removeOrder, saveOrder, saveOutlet } from "@/server/batches/actions";
+import type { OrderRow } from "@/server/batches/queries";
+import { orderSchema, outletSchema } from "@/server/batches/schema";
+import { Button } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { EntityForm } from "@/ui/form/EntityForm";
+import type { FieldSpec } from "@/ui/form/fields";
+import { RemoveButton } from "@/ui/RemoveButton";
+
+interface Ahead {
+  readonly orderId: number;
+  readonly days: number;
+  readonly missed: number;
+  readonly first: { readonly day: Day; readonly missing: number } | null;
+}
+
+export interface OrdersSheetProps {
+  readonly orders: readonly OrderRow[];
+  readonly ahead: readonly Ahead[];
+  readonly outlets: readonly { readonly id: number; readonly name: string }[];
+  readonly varieties: readonly { readonly id: number; readonly name: string; readonly unit: string }[];
+  readonly today: Day;
+}
+
+/** Standing orders by weekday, and how far the plan meets each. */
+export function OrdersSheet({ orders, ahead, outlets, varieties, today }: OrdersSheetProps) {
+  const [editing, setEditing] = useState<OrderRow | "new" | "outlet" | null>(null);
+  const close = () => setEditing(null);
+  const weekdays = [1, 2, 3, 4, 5, 6, 7].filter((weekday) =>
+    orders.some((order) => order.weekday === weekday),
+  );
+  const variety = (id: number) => varieties.find((candidate) => candidate.id === id);
+  return (
+    <>
+      <div className="no-print mb-3 flex flex-wrap gap-2">
+        <Button
+          look="strong"
+          disabled={outlets.length === 0 || varieties.length === 0}
+          onClick={() => setEditing("new")}
+        >
+          New order
+        </Button>
+        <Button onClick={() => setEditing("outlet")}>New outlet</Button>
+      </div>
+      {orders.length === 0 && (
+        <Empty
+          title="No order yet"
+          example="For instance 24 heads of Batavia lettuce for the quay stall, every Saturday until the end of the season. First enter the outlet, then its order; batches follow from it."
+        />
+      )}
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        {weekdays.map((weekday) => (
+          <section key={weekday}>
+            <h2 className="border-b-2 border-ink pb-1 text-2xl">{WEEKDAYS[weekday - 1]}</h2>
+            <ul>
+              {orders
+                .filter((order) => order.weekday === weekday)
+                .map((order) => (
+                  <OrderLine
+                    key={order.id}
+                    order={order}
+                    ahead={ahead.find((entry) => entry.orderId === order.id)}
+                    variety={variety(order.varietyId)}
+                    onEdit={() => setEditing(order)}
+                  />
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <Drawer
+        open={editing !== null}
+        onClose={close}
+        title={editing === "outlet" ? "New outlet" : editing === "new" ? "New order" : "Change the order"}
+      >
+        {editing === "outlet" ? (
+          <EntityForm
+            schema={outletSchema}
+            fields={[{ name: "name", label: "Name", type: "text", wide: true }]}
+            defaults={{ id: null, name: "" }}
+            action={saveOutlet}
+            saved="Outlet saved"
+            onDone={close}
+          />
+        ) : (
+          editing !== null && (
+            <OrderForm
+              order={editing === "new" ? null : editing}
+              outlets={outlets}
+              varieties={varieties}
+              today={today}
+              onDone={close}
+            />
+          )
+        )}
+      </Drawer>
+    </>
+  );
+}
+
+function OrderLine({
+  order,
+  ahead,
+  variety,
+  onEdit,
+}: {
+  order: OrderRow;
+  ahead: Ahead | undefined;
+  variety: { name: string; unit: string } | undefined;
+  onEdit: () => void;
+}) {
+  const met = !ahead || ahead.missed === 0;
+  return (
+    <li className="grid grid-cols-[1fr_auto_auto] items-center gap-x-4 border-b border-rule py-1.5">
+      <div>
+        <p>
+          <span className="sign text-lg">{variety?.name}</span>{" "}
+          <span className="text-soft">{order.outletName}</span>
+        </p>
+        <p className={`text-sm ${met ? "text-leaf" : "font-bold text-alarm"}`}>
+          {!ahead || ahead.days === 0
+            ? `over since ${dayInWords(order.to, "year")}`
+            : met
+              ? `all ${ahead.days} market days met, to ${dayInWords(order.to, "year")}`
+              : `${ahead.missed} of ${ahead.days} days short, first ${dayInWords(ahead.first!.day)} by ${formatNumber(ahead.first!.missing, 1)}`}
+        </p>
+      </div>
+      <p className="figure">
+        {formatNumber(order.quantity, 2)} <small>{variety?.unit}</small>
+      </p>
+      <Button
+        look="quiet"
+        className="no-print !text-base"
+        aria-label={`Change ${variety?.name} for ${order.outletName}, ${WEEKDAYS[order.weekday - 1]}`}
+        onClick={onEdit}
+      >
+        Change
+      </Button>
+    </li>
+  );
+}
+
+function OrderForm({
+  order,
+  outlets,
+  varieties,
+  today,
+  onDone,
+}: Pick<OrdersSheetProps, "outlets" | "varieties" | "today"> & {
+  order: OrderRow | null;
+  onDone: () => void;
+}) {
+  const fields: readonly FieldSpec[] = [
+    {
+      name: "outletId",
+      label: "For",
+      type: "choice",
+      options: outlets.map(({ id, name }) => ({ value: id, label: name })),
+    },
+    {
+      name: "varietyId",
+      label: "Variety",
+      type: "choice",
+      options: varieties.map(({ id, name, unit }) => ({ value: id, label: `${name}, ${unit}` })),
+    },
+    {
+      name: "weekday",
+      label: "Every",
+      type: "choice",
+      options: WEEKDAYS.map((name, index) => ({ value: index + 1, label: name })),
+    },
+    { name: "quantity", label: "Quantity each time", type: "quantity", dimension: "ratio" },
+    { name: "from", label: "From", type: "day", wide: true },
+    { name: "to", label: "Until", type: "day", wide: true },
+  ];
+  const { outletName: _outletName, ...given } = order ?? {
+    id: null,
+    outletId: outlets[0]!.id,
+    varietyId: varieties[0]!.id,
+    weekday: 6,
+    quantity: 20,
+    from: today,
+    to: today + 364,
+    outletName: "",
+  };
+  return (
+    <EntityForm
+      schema={orderSchema}
+      fields={fields}
+      defaults={given}
+      action={saveOrder}
+      saved="Order saved"
+      onDone={onDone}
+      aside={order && <RemoveButton what="order" action={removeOrder} id={order.id} onDone={onDone} />}
+    />
+  );
+}

@@ -1,0 +1,74 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import type { PlanInput } from "@/core/batches/types";
+import { isoFromDay, type Day } from "@/core/units/day";
+import type { OrderRow } from "@/server/batches/queries";
+import type { SeasonView } from "@/server/batches/view";
+import { Button, buttonClass } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { AddBatches } from "./AddBatches";
+import { BatchForm } from "./BatchForm";
+import { ThreadChart } from "./ThreadChart";
+
+export interface SeasonSheetProps {
+  readonly view: SeasonView;
+  readonly input: PlanInput;
+  readonly weeks: number;
+  readonly orders: readonly OrderRow[];
+  readonly sowWeekdays: readonly number[];
+}
+
+/** The season: what is where, what moves when, and where it jams. */
+export function SeasonSheet({ view, input, weeks, orders, sowWeekdays }: SeasonSheetProps) {
+  const [adding, setAdding] = useState(false);
+  const [changing, setChanging] = useState<number | null>(null);
+  const batch = view.batches.find((candidate) => candidate.id === changing);
+  const link = (from: Day, count = weeks) => `/batches?from=${isoFromDay(from)}&weeks=${count}`;
+  const step = Math.round((7 * weeks) / 2);
+  const noBasis = input.varieties.length === 0 || input.pools.length === 0;
+  return (
+    <>
+      <div className="no-print mb-2 flex flex-wrap items-center gap-2">
+        <Button look="strong" disabled={noBasis} onClick={() => setAdding(true)}>
+          Add batches
+        </Button>
+        <span className="grow" />
+        <Link className={buttonClass()} href={link(view.from - step)} scroll={false}>
+          Earlier
+        </Link>
+        <Link className={buttonClass()} href={`/batches?weeks=${weeks}`} scroll={false}>
+          Today
+        </Link>
+        <Link className={buttonClass()} href={link(view.from + step)} scroll={false}>
+          Later
+        </Link>
+        {[9, 17, 34].map((count) => (
+          <Link
+            key={count}
+            className={buttonClass(count === weeks ? "strong" : "plain")}
+            href={link(view.from, count)}
+            scroll={false}
+            aria-current={count === weeks ? "true" : undefined}
+          >
+            {count} weeks
+          </Link>
+        ))}
+      </div>
+      {view.batches.length === 0 && (
+        <Empty
+          title={noBasis ? "A batch needs a place and a variety first" : "No batch in these weeks"}
+          example="For instance 40 Batavia lettuces for Saturday 5 June: sown on 19 April in 49 cells, moved to 39 nursery sites, then to 40 channel sites. Orders make such batches by themselves."
+        />
+      )}
+      <ThreadChart view={view} input={input} onChange={setChanging} />
+      <Drawer open={adding} onClose={() => setAdding(false)} title="Add batches">
+        <AddBatches input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={() => setAdding(false)} />
+      </Drawer>
+      <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">
+        {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}
+      </Drawer>
+    </>
+  );
+}

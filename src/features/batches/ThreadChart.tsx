@@ -1,0 +1,328 @@
+"use client";
+import {
+  DndContext,
+  MouseSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type DragMoveEvent,
+} from "@dnd-kit/core";
+import { useMemo, useRef, useState, type KeyboardEvent } from "react";
+import type { PlanInput } from "@/core/batches/types";
+import { dayInWords } from "@/core/units/day";
+import type { BatchView, SeasonView } from "@/server/batches/view";
+import { BatchCard } from "./BatchCard";
+import { BlockButton } from "./BlockButton";
+import { neighbourOf } from "./neighbours";
+import { threadGeometry, type ThreadGeometry } from "./threadGeometry";
+import { useElementWidth } from "./useElementWidth";
+
+const HEIGHT = 640;
+const LEAST_WIDTH = 760;
+
+/** A batch held over another sow day, not yet moved. */
+export interface HeldBatch {
+  readonly batchId: number;
+  readonly days: number;
+}
+
+/** Days across, pools down: each batch a block on the sites it stands on, joined to its next block by a thread. */
+export function ThreadChart({
+  view,
+  input,
+  onChange,
+}: {
+  view: SeasonView;
+  input: PlanInput;
+  onChange: (batchId: number) => void;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const width = Math.max(LEAST_WIDTH, useElementWidth(frame, 1040));
+  const geometry = useMemo(() => threadGeometry(view, width, HEIGHT), [view, width]);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [held, setHeld] = useState<HeldBatch | null>(null);
+  const batches = useMemo(() => new Map(view.batches.map((batch) => [batch.id, batch])), [view]);
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
+  );
+  const hold = (batchId: number, days: number) => {
+    const batch = batches.get(batchId);
+    if (!batch || batch.begun) return;
+    setHeld({ batchId, days: Math.max(view.today - batch.sowDay, days) });
+  };
+  const onDrag = ({ active, delta }: DragMoveEvent | DragEndEvent) =>
+    hold(active.data.current!.batchId as number, Math.round(delta.x / geometry.dayWidth));
+  const active = chosen === null ? undefined : batches.get(chosen);
+  return (
+    <div ref={frame} className="relative overflow-x-auto">
+      <DndContext
+        sensors={sensors}
+        onDragStart={({ active: dragged }) => {
+          setChosen(dragged.data.current!.batchId as number);
+          setHeld(null);
+        }}
+        onDragMove={onDrag}
+        onDragEnd={onDrag}
+        onDragCancel={() => setHeld(null)}
+      >
+        <div
+          className="relative"
+          style={{ width, height: HEIGHT }}
+          role="group"
+          aria-label="Season: arrow keys go from batch to batch, Enter takes one up, arrows then move it by a day, Escape puts it back"
+        >
+          <Ground geometry={geometry} view={view} chosen={chosen} held={held} />
+          <Blocks {...{ geometry, batches, chosen, held, view, setChosen, setHeld, hold }} />
+        </div>
+      </DndContext>
+      {active && (
+        <BatchCard
+          key={active.id}
+          batch={active}
+          view={view}
+          input={input}
+          days={held?.batchId === active.id ? held.days : 0}
+          side={cardSide(geometry, active, view)}
+          onHold={(days) => hold(active.id, days)}
+          onClose={() => {
+            setChosen(null);
+            setHeld(null);
+          }}
+          onChange={() => onChange(active.id)}
+        />
+      )}
+    </div>
+  );
+}
+
+function cardSide(geometry: ThreadGeometry, batch: BatchView, view: SeasonView): "left" | "right" {
+  const last = batch.steps.at(-1)!;
+  const middle = geometry.x((Math.max(view.from, last.from) + Math.min(view.to, last.to)) / 2);
+  return middle > geometry.width / 2 ? "left" : "right";
+}
+
+interface BlocksProps {
+  readonly geometry: ThreadGeometry;
+  readonly batches: ReadonlyMap<number, BatchView>;
+  readonly view: SeasonView;
+  readonly chosen: number | null;
+  readonly held: HeldBatch | null;
+  readonly setChosen: (batchId: number | null) => void;
+  readonly setHeld: (held: HeldBatch | null) => void;
+  readonly hold: (batchId: number, days: number) => void;
+}
+
+/** All blocks; one of them takes the keyboard, the arrow keys go from there. */
+function Blocks({ geometry, batches, view, chosen, held, setChosen, setHeld, hold }: BlocksProps) {
+  const refs = useRef(new Map<string, HTMLButtonElement>());
+  const first =
+    geometry.blocks.find((block) => block.labelled && block.x > geometry.x(view.today) - 1) ??
+    geometry.blocks[0];
+  const [rover, setRover] = useState<string | null>(null);
+  const stop = rover !== null && geometry.blocks.some((block) => block.key === rover) ? rover : first?.key;
+  const onKey = (event: KeyboardEvent, key: string, batchId: number) => {
+    const moving = held?.batchId === batchId;
+    if (event.key === "Escape") {
+      setHeld(null);
+      if (!moving) setChosen(null);
+    } else if (event.key === "Enter" && !moving) {
+      // The press that takes it up must not also press the block.
+      event.preventDefault();
+      setChosen(batchId);
+      hold(batchId, 0);
+    } else if (moving && (event.key === "ArrowLeft" || event.key === "ArrowRight")) {
+      event.preventDefault();
+      hold(batchId, held.days + (event.key === "ArrowLeft" ? -1 : 1) * (event.shiftKey ? 7 : 1));
+    } else if (event.key.startsWith("Arrow")) {
+      const next = neighbourOf(geometry.blocks, key, event.key);
+      if (!next) return;
+      event.preventDefault();
+      setRover(next.key);
+      refs.current.get(next.key)?.focus();
+    }
+  };
+  return geometry.blocks.map((block) => {
+    const batch = batches.get(block.batchId);
+    if (!batch) return null;
+    const step = batch.steps[block.stage]!;
+    return (
+      <BlockButton
+        key={block.key}
+        ref={(element) =>
+          void (element ? refs.current.set(block.key, element) : refs.current.delete(block.key))
+        }
+        block={block}
+        batch={batch}
+        past={step.to <= view.today}
+        chosen={batch.id === chosen}
+        faint={held?.batchId === batch.id && held.days !== 0}
+        tabIndex={block.key === stop ? 0 : -1}
+        label={`${batch.variety} of ${dayInWords(batch.sowDay)}, ${step.plants} in ${view.pools.find((pool) => pool.id === step.poolId)?.name ?? ""}, ${dayInWords(step.from)} to ${dayInWords(step.to)}${block.over ? ", over capacity" : ""}`}
+        onFocus={() => setRover(block.key)}
+        onClick={() => {
+          setChosen(batch.id);
+          setHeld(null);
+        }}
+        onKeyDown={(event) => onKey(event, block.key, batch.id)}
+      />
+    );
+  });
+}
+
+/** What lies under the blocks: months, pools with their capacity lines, threads, the ghost of a held batch, the market days. */
+function Ground({
+  geometry,
+  view,
+  chosen,
+  held,
+}: {
+  geometry: ThreadGeometry;
+  view: SeasonView;
+  chosen: number | null;
+  held: HeldBatch | null;
+}) {
+  const todayX = geometry.x(view.today + 0.5);
+  return (
+    <svg width={geometry.width} height={HEIGHT} className="absolute inset-0" aria-hidden>
+      <defs>
+        <pattern
+          id="over-hatch"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" className="fill-alarm-pale" />
+          <rect width="3" height="7" className="fill-alarm" />
+        </pattern>
+      </defs>
+      {geometry.weeks.map((x) => (
+        <line key={x} x1={x} x2={x} y1={38} y2={43} className="stroke-soft" />
+      ))}
+      {geometry.months.map((month) => (
+        <g key={month.x}>
+          <line x1={month.x} x2={month.x} y1={0} y2={HEIGHT} className="stroke-rule" />
+          <text x={month.x + 4} y={16} fontSize="17" className="sign">
+            {month.name}
+          </text>
+        </g>
+      ))}
+      {geometry.bands.map((band) => {
+        const pool = view.pools.find((candidate) => candidate.id === band.poolId)!;
+        return (
+          <g key={band.poolId}>
+            <rect
+              x={geometry.left}
+              width={geometry.width - geometry.left}
+              y={band.capacityY}
+              height={band.bottom - band.capacityY}
+              className="fill-sheet"
+            />
+            <line
+              x1={geometry.left}
+              x2={geometry.width}
+              y1={band.capacityY}
+              y2={band.capacityY}
+              className="stroke-ink"
+              strokeWidth="1.5"
+              strokeDasharray={band.shownSites < pool.sites ? "2 5" : undefined}
+            />
+            <text x={0} y={band.capacityY + 14} fontSize="17" className="sign">
+              {pool.name}
+            </text>
+            <text
+              x={0}
+              y={band.capacityY + 30}
+              fontSize="13"
+              style={{ fill: pool.daysOver ? "var(--alarm)" : "var(--ink-soft)" }}
+            >
+              {pool.daysOver ? `${pool.daysOver} days over` : `${pool.sites} sites, fits`}
+            </text>
+          </g>
+        );
+      })}
+      {geometry.threads.map((thread) => (
+        <line
+          key={`${thread.batchId}-${thread.x}`}
+          x1={thread.x}
+          x2={thread.x}
+          y1={thread.y1}
+          y2={thread.y2}
+          className="stroke-ink"
+          strokeWidth={thread.batchId === chosen ? 3 : 1}
+          opacity={thread.batchId === chosen ? 1 : 0.12}
+        />
+      ))}
+      {held &&
+        held.days !== 0 &&
+        geometry.blocks
+          .filter((block) => block.batchId === held.batchId)
+          .map((block) => (
+            <rect
+              key={block.key}
+              x={block.x + held.days * geometry.dayWidth}
+              y={block.y}
+              width={block.width}
+              height={block.height}
+              rx="3"
+              fill="none"
+              className="stroke-ink"
+              strokeWidth="2"
+              strokeDasharray="5 3"
+            />
+          ))}
+      <Market geometry={geometry} view={view} />
+      <line x1={todayX} x2={todayX} y1={40} y2={HEIGHT} className="stroke-water" strokeWidth="2" />
+      <rect x={todayX - 26} y={21} width="52" height="19" rx="2" className="fill-water" />
+      <text
+        x={todayX}
+        y={36}
+        fontSize="14"
+        textAnchor="middle"
+        className="sign"
+        style={{ fill: "var(--on-strong)" }}
+      >
+        TODAY
+      </text>
+    </svg>
+  );
+}
+
+/** Each market day as a post as high as its order lines; what is missed stands red and hatched on top. */
+function Market({ geometry, view }: { geometry: ThreadGeometry; view: SeasonView }) {
+  const most = Math.max(1, ...view.market.map((day) => day.lines));
+  const full = geometry.marketBottom - geometry.marketTop;
+  const width = Math.max(3, Math.min(12, geometry.dayWidth * 0.8));
+  return (
+    <g>
+      <text x={0} y={geometry.marketTop + 14} fontSize="17" className="sign">
+        Harvest
+      </text>
+      <text x={0} y={geometry.marketTop + 30} fontSize="13" style={{ fill: "var(--ink-soft)" }}>
+        orders met by day
+      </text>
+      {view.market.map((day) => {
+        const x = geometry.x(day.day + 0.5) - width / 2;
+        const met = ((day.lines - day.missed.length) / most) * full;
+        const missed = (day.missed.length / most) * full;
+        return (
+          <g key={day.day}>
+            <rect x={x} y={geometry.marketBottom - met} width={width} height={met} className="fill-leaf" />
+            {missed > 0 && (
+              <rect
+                x={x}
+                y={geometry.marketBottom - met - missed}
+                width={width}
+                height={missed}
+                fill="url(#over-hatch)"
+                className="stroke-alarm"
+              />
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,42 @@
+"use client";
+import { useState } from "react";
+import { feedAmounts } from "@/core/round/roundItems";
+import type { LoopFeed } from "@/server/feed/loopFeed";
+import type { Loop } from "@/server/water/queries";
+import { Field } from "@/ui/Field";
+import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
+import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
+
+/** A tank that is mixed by hand: what goes in for a fill, and for a top-up of as many litres as are missing. */
+export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
+  const [topUpL, setTopUpL] = useState<QuantityValue>(Math.round(loop.workingL / 6));
+  const amounts = (litres: number) =>
+    feedAmounts(
+      { feeding: loop.feeding, feed: feed.sheet, saltNames: feed.salts.map((salt) => salt.name) },
+      litres,
+    );
+  const steps = (litres: number): SlipStepView[] => [
+    { title: "Water to about nine tenths", amount: { value: litres * 0.9, dimension: "volume" } },
+    ...amounts(litres).map((amount) => ({ title: amount.name, amount })),
+    { title: "Stir, and make up to", amount: { value: litres, dimension: "volume" } },
+  ];
+  return (
+    <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <section aria-label="Fill">
+        <h2 className="border-b-2 border-ink pb-1 text-3xl">A fill of {loop.workingL} L</h2>
+        <SlipSteps steps={steps(loop.workingL)} />
+      </section>
+      <section aria-label="Top-up">
+        <h2 className="border-b-2 border-ink pb-1 text-3xl">A top-up</h2>
+        <div className="no-print mt-2 max-w-xs">
+          <Field label="Missing in the tank" error={typeof topUpL === "string" ? topUpL : undefined}>
+            {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}
+          </Field>
+        </div>
+        {typeof topUpL === "number" && topUpL > 0 && (
+          <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+"use client";
+import { useState } from "react";
+import { NUTRIENTS } from "@/core/feed/nutrients";
+import { dayInWords } from "@/core/units/day";
+import { saveSalt } from "@/server/feed/actions";
+import type { SaltRow } from "@/server/feed/queries";
+import { saltSchema } from "@/server/feed/schema";
+import { Button } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { AmountFields } from "@/ui/form/AmountFields";
+import { EntityForm } from "@/ui/form/EntityForm";
+import type { FieldSpec } from "@/ui/form/fields";
+import { Quantity } from "@/ui/units";
+
+interface Use {
+  readonly saltId: number;
+  readonly wantedG: number;
+  readonly availableG: number;
+  readonly firstShort: { readonly day: number; readonly grams: number } | null;
+}
+
+const FIELDS: readonly FieldSpec[] = [
+  { name: "name", label: "Name", type: "text", wide: true },
+  { name: "onHandG", label: "On hand", type: "quantity", dimension: "mass", hint: "g or kg" },
+  { name: "pricePerKg", label: "Price per kg", type: "quantity", dimension: "money" },
+  { name: "caution", label: "Caution", type: "note" },
+];
+const EXAMPLE = { id: null, name: "", percent: {}, onHandG: 0, pricePerKg: 0, caution: "" };
+
+/** The salt shelf: what is there, what the plan takes, and when it is empty. */
+export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: readonly Use[] }) {
+  const [editing, setEditing] = useState<SaltRow | "new" | null>(null);
+  return (
+    <>
+      <div className="overflow-x-auto">
+        <table className="w-full">
+          <thead className="text-left text-sm text-soft">
+            <tr>
+              <th className="font-normal">salt</th>
+              <th className="text-right font-normal">on the shelf</th>
+              <th className="text-right font-normal">the plan takes</th>
+              <th className="pl-6 font-normal">empty</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {salts.map((salt) => {
+              const use = uses.find((candidate) => candidate.saltId === salt.id);
+              return (
+                <tr key={salt.id} className="border-t border-rule">
+                  <td className="py-1">
+                    {salt.name}{" "}
+                    <span className="text-sm text-soft">
+                      {Object.entries(salt.percent)
+                        .map(([nutrient, percent]) => `${nutrient} ${percent}`)
+                        .join(", ")}{" "}
+                      %
+                    </span>
+                  </td>
+                  <td className="figure !text-xl text-right">
+                    <Quantity value={salt.onHandG} dimension="mass" />
+                  </td>
+                  <td className="figure !text-xl text-right">
+                    {use && use.wantedG > 0 ? <Quantity value={use.wantedG} dimension="mass" /> : "–"}
+                  </td>
+                  <td
+                    className={`whitespace-nowrap pl-6 ${use?.firstShort ? "font-bold text-alarm" : "text-soft"}`}
+                  >
+                    {use?.firstShort
+                      ? `from ${dayInWords(use.firstShort.day, "year")}`
+                      : use && use.wantedG > 0
+                        ? "lasts"
+                        : ""}
+                  </td>
+                  <td className="text-right">
+                    <Button
+                      look="quiet"
+                      className="!min-h-9 !text-base"
+                      aria-label={`Change ${salt.name}`}
+                      onClick={() => setEditing(salt)}
+                    >
+                      Change
+                    </Button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <Button className="mt-4" onClick={() => setEditing("new")}>
+        New salt
+      </Button>
+      <Drawer
+        open={editing !== null}
+        onClose={() => setEditing(null)}
+        title={editing === "new" ? "New salt" : "Change the salt"}
+      >
+        {editing !== null && (
+          <EntityForm
+            schema={saltSchema}
+            fields={FIELDS}
+            defaults={editing === "new" ? EXAMPLE : inputOf(editing)}
+            action={saveSalt}
+            saved="Salt saved"
+            onDone={() => setEditing(null)}
+          >
+            <AmountFields name="percent" legend="Content, percent by mass" keys={NUTRIENTS} />
+          </EntityForm>
+        )}
+      </Drawer>
+    </>
+  );
+}
+
+function inputOf({ id, name, percent, onHandG, pricePerKg, caution }: SaltRow) {
+  return { id, name, percent, onHandG, pricePerKg, caution };
+}

@@ -1,0 +1,189 @@
+"use client";
+import { useState } from "react";
+import { CAUTIONS } from "@/core/feed/cautions";
+import { injectorVerdict } from "@/core/feed/injector";
+import type { StockSheet } from "@/core/feed/feedSheet";
+import { dayInWords, type Day } from "@/core/units/day";
+import { quantityText } from "@/core/units/format";
+import type { LoopFeed } from "@/server/feed/loopFeed";
+import type { StockTankRow } from "@/server/feed/queries";
+import type { Loop } from "@/server/water/queries";
+import { CautionNote } from "@/ui/Caution";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { Picker } from "@/ui/Picker";
+import { PrintButton } from "@/ui/PrintButton";
+import { SlipSteps } from "@/ui/SlipSteps";
+import { Quantity, useUnits } from "@/ui/units";
+import { Why } from "@/ui/Why";
+import { HandMix } from "./HandMix";
+import { StockTankForm } from "./StockTankForm";
+
+export interface StocksSheetProps {
+  readonly loops: readonly { readonly id: number; readonly name: string }[];
+  readonly loop: Loop | null;
+  readonly feed: LoopFeed | null;
+  readonly banks: readonly { readonly name: string; readonly flowLph: number }[];
+  readonly stockReadings: readonly StockTankRow[];
+  readonly today: Day;
+}
+
+/** Stocks A and B as they are weighed, how long they last, and whether the injector doses; or the salts of a hand-mixed tank. */
+export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: StocksSheetProps) {
+  const [editing, setEditing] = useState<StockTankRow | null>(null);
+  return (
+    <>
+      <Picker href="/feed/stocks" query="loop" rows={loops} chosen={loop?.id ?? null} />
+      {!loop || !feed ? (
+        <Empty
+          title="No recipe for this loop yet"
+          example="Under Recipe: enter one; under Water, choose it for the loop. Then the kilograms for each stock tank stand here."
+        />
+      ) : (
+        <>
+          {loop.feeding !== "dry" && (
+            <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+              {feed.sheet.stocks.map((stock) => (
+                <Stock
+                  key={stock.tank.letter}
+                  stock={stock}
+                  loop={loop}
+                  onChange={() =>
+                    setEditing(stockReadings.find((tank) => tank.letter === stock.tank.letter) ?? null)
+                  }
+                  readOn={stockReadings.find((tank) => tank.letter === stock.tank.letter)?.readOn ?? null}
+                />
+              ))}
+            </div>
+          )}
+          {loop.feeding === "injector" && <Injector loop={loop} banks={banks} />}
+          {loop.feeding !== "injector" && <HandMix loop={loop} feed={feed} />}
+          <div className="mt-6 max-w-2xl space-y-2">
+            <CautionNote {...CAUTIONS.salts} />
+            <CautionNote {...CAUTIONS.lifting} />
+          </div>
+          <PrintButton label="Print" />
+        </>
+      )}
+      <Drawer
+        open={editing !== null}
+        onClose={() => setEditing(null)}
+        title={`Stock tank ${editing?.letter ?? ""}`}
+      >
+        {editing && <StockTankForm tank={editing} today={today} onDone={() => setEditing(null)} />}
+      </Drawer>
+    </>
+  );
+}
+
+function Stock({
+  stock,
+  loop,
+  readOn,
+  onChange,
+}: {
+  stock: StockSheet;
+  loop: Loop;
+  readOn: Day | null;
+  onChange: () => void;
+}) {
+  const units = useUnits();
+  const { tank, daysLeft, solubility, conflict } = stock;
+  const lasts = Number.isFinite(daysLeft.exact) ? `${daysLeft.whole}` : "many";
+  return (
+    <section aria-label={`Stock ${tank.letter}`} className="break-inside-avoid">
+      <div className="flex items-baseline justify-between border-b-2 border-ink pb-1">
+        <h2 className="text-3xl">Stock {tank.letter}</h2>
+        <p className="figure">
+          <Why
+            label={`Days left in stock ${tank.letter}`}
+            how="Litres left divided by litres of stock a day; stock a day is feed a day divided by the concentration factor."
+            inputs={[
+              ["left", quantityText(tank.leftL, "volume", units)],
+              ["stock a day", quantityText(stock.litresPerDay, "volume", units)],
+              ["read on", readOn === null ? "–" : dayInWords(readOn)],
+            ]}
+          >
+            {lasts}
+          </Why>{" "}
+          <small>days left</small>
+        </p>
+      </div>
+      <p className="mt-1 text-soft">
+        {quantityText(tank.leftL, "volume", units)} of {quantityText(tank.volumeL, "volume", units)} left,{" "}
+        {quantityText(stock.litresPerDay, "volume", units)} a day at 1:{loop.ratioR}{" "}
+        <button type="button" className="no-print min-h-8 underline" onClick={onChange}>
+          change
+        </button>
+      </p>
+      {conflict && (
+        <p role="alert" className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
+          {conflict.reason}
+        </p>
+      )}
+      <p
+        className={`mt-2 border-l-[6px] px-3 py-1.5 text-sm ${solubility.verdict === "clear" ? "border-leaf bg-leaf-pale" : solubility.verdict === "close" ? "border-feed bg-feed-pale" : "border-alarm bg-alarm-pale font-bold"}`}
+      >
+        {solubility.words}
+      </p>
+      <SlipSteps
+        steps={[
+          { title: "Warm water first", amount: { value: tank.volumeL * 0.7, dimension: "volume" } },
+          ...stock.salts.map((salt) => ({
+            title: salt.name,
+            amount: { value: salt.tankG, dimension: "mass" as const },
+          })),
+          { title: "Make up to the mark", amount: { value: tank.volumeL, dimension: "volume" } },
+        ]}
+      />
+    </section>
+  );
+}
+
+const VERDICT_WORDS = {
+  "in-range": "doses",
+  below: "stops dosing: under the least flow",
+  above: "doses too little: over the greatest flow",
+} as const;
+
+function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"] }) {
+  const [least, greatest] = [loop.injectorLeastLph ?? 0, loop.injectorGreatestLph ?? 0];
+  const rows =
+    banks.length > 1
+      ? [
+          ...banks,
+          { name: "all banks together", flowLph: banks.reduce((sum, bank) => sum + bank.flowLph, 0) },
+        ]
+      : banks;
+  return (
+    <section className="mt-4">
+      <h2 className="text-2xl">
+        Injector, {least}–{greatest} L/h
+      </h2>
+      <table className="mt-1 w-full max-w-2xl">
+        <tbody>
+          {rows.map((bank) => {
+            const verdict = injectorVerdict(bank.flowLph, least, greatest);
+            return (
+              <tr key={bank.name} className="border-t border-rule">
+                <th scope="row" className="py-1.5 text-left font-normal">
+                  {bank.name.startsWith("all") ? bank.name : `one bank of ${bank.name.toLowerCase()}`}
+                </th>
+                <td className="figure !text-xl text-right">
+                  <Quantity value={bank.flowLph} dimension="flow" />
+                </td>
+                <td className={`pl-4 ${verdict === "in-range" ? "text-leaf" : "font-bold text-alarm"}`}>
+                  {VERDICT_WORDS[verdict]}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm text-soft">
+        Two heads in series: the second dilutes what the first gave by 1 part in the ratio; at 1:{loop.ratioR}{" "}
+        that is {(100 / loop.ratioR).toFixed(1)} %.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,103 @@
+"use client";
+import { useState } from "react";
+import { stageBoundaries } from "@/core/growth/stageDays";
+import { dayInWords, type Day } from "@/core/units/day";
+import type { Variety } from "@/server/growth/queries";
+import type { PoolRow } from "@/server/place/queries";
+import { Button } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { toneOf } from "@/ui/tones";
+import { patternWords } from "./patternWords";
+import { StageYear } from "./StageYear";
+import { VarietyForm } from "./VarietyForm";
+
+export interface CropSheetProps {
+  readonly varieties: readonly Variety[];
+  /** Batches of each variety in the ground. */
+  readonly growing: readonly number[];
+  readonly pools: readonly PoolRow[];
+  readonly today: Day;
+}
+
+/** Every variety with its stages through the year, and when it would be ready if it were sown today. */
+export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) {
+  const [editing, setEditing] = useState<Variety | "new" | null>(null);
+  return (
+    <>
+      {varieties.length === 0 && (
+        <Empty
+          title="No variety yet"
+          example="For instance Batavia lettuce: 5 days to come up, 14 in the nursery, 28 in the channel in April, 93 seeds in a hundred come up."
+        />
+      )}
+      <ul>
+        {varieties.map((variety, index) => {
+          const ready = stageBoundaries(
+            today,
+            variety.stages.map((stage) => stage.daysByMonth),
+          ).at(-1)!;
+          return (
+            <li
+              key={variety.id}
+              className="grid items-center gap-x-6 gap-y-1 border-b border-rule py-1 md:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_6.5rem_auto]"
+            >
+              <div>
+                <h2 className="flex items-center gap-2 text-xl">
+                  <span
+                    aria-hidden
+                    className="size-4 shrink-0 rounded-full"
+                    style={{ background: toneOf(index) }}
+                  />
+                  {variety.name}
+                </h2>
+                <p className="text-sm text-soft">
+                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)} · {growing[index]}{" "}
+                  growing
+                </p>
+              </div>
+              <StageYear variety={variety} pools={pools} />
+              <p className="text-right max-md:text-left">
+                <span className="sign text-xl">ready {dayInWords(ready)}</span>
+                <span className="block text-sm text-soft">if sown today</span>
+              </p>
+              <Button
+                look="quiet"
+                className="no-print !text-base"
+                aria-label={`Change ${variety.name}`}
+                onClick={() => setEditing(variety)}
+              >
+                Change
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <Button className="mt-4" onClick={() => setEditing("new")}>
+        New variety
+      </Button>
+      <Drawer
+        open={editing !== null}
+        onClose={() => setEditing(null)}
+        title={editing === "new" ? "New variety" : "Change the variety"}
+      >
+        {editing !== null && (
+          <VarietyForm
+            variety={editing === "new" ? null : editing}
+            pools={pools}
+            onDone={() => setEditing(null)}
+          />
+        )}
+      </Drawer>
+    </>
+  );
+}
+
+/** "7 in 100 do not come up" says more to a sower than a percentage alone. */
+function seedWords({ germination, seedsPerCell }: Variety): string {
+  const missing = Math.round((1 - germination) * 100);
+  const cell = seedsPerCell > 1 ? `, ${seedsPerCell} a cell` : "";
+  return missing === 0
+    ? `every seed comes up${cell}`
+    : `${missing} in 100 do not come up (${100 - missing} %)${cell}`;
+}

@@ -1,0 +1,75 @@
+import { area, scaleLinear, stack } from "d3";
+import { MONTHS } from "@/core/units/day";
+import type { Variety } from "@/server/growth/queries";
+import type { PoolRow } from "@/server/place/queries";
+
+const WIDTH = 420;
+const HEIGHT = 66;
+const LEFT = 40;
+const FOOT = 14;
+/** Stages from light to dark, as the plant fills out. */
+const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-ink"];
+
+/** Days that each stage takes when it falls in each month, one over the other. */
+export function StageYear({ variety, pools }: { variety: Variety; pools: readonly PoolRow[] }) {
+  const keys = variety.stages.map((_, index) => String(index));
+  const months = MONTHS.map((_, month) => month);
+  const layers = stack<number, string>()
+    .keys(keys)
+    .value((month, key) => variety.stages[Number(key)]!.daysByMonth[month]!)(months);
+  const most = Math.max(
+    ...months.map((month) => variety.stages.reduce((sum, stage) => sum + stage.daysByMonth[month]!, 0)),
+  );
+  const x = scaleLinear([0, 11], [LEFT, WIDTH - 4]);
+  const y = scaleLinear([0, most], [HEIGHT - FOOT, 4]);
+  const words = variety.stages
+    .map(
+      (stage) =>
+        `${stage.name} in ${pools.find((pool) => pool.id === stage.poolId)?.name ?? "?"}: ${Math.min(...stage.daysByMonth)} to ${Math.max(...stage.daysByMonth)} days`,
+    )
+    .join("; ");
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={words} className="max-h-14 w-full">
+      <title>{words}</title>
+      {layers.map((layer, index) => {
+        const path = area<(typeof layer)[number]>()
+          .x((point) => x(point.data))
+          .y0((point) => y(point[0]))
+          .y1((point) => y(point[1]))(layer);
+        const middle = layer[6]!;
+        return (
+          <g key={layer.key}>
+            <path
+              d={path ?? ""}
+              className={`${FILLS[Math.min(index + (variety.stages.length < 3 ? 1 : 0), 3)]} stroke-ground`}
+              strokeWidth="1.5"
+            />
+            {middle[1] - middle[0] > most * 0.13 && (
+              <text
+                x={WIDTH / 2}
+                y={(y(middle[0]) + y(middle[1])) / 2 + 4}
+                textAnchor="middle"
+                fontSize="11"
+                style={
+                  index === 2 || (variety.stages.length < 3 && index === 1)
+                    ? { fill: "var(--on-strong)" }
+                    : undefined
+                }
+              >
+                {variety.stages[index]!.name}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <text x={LEFT - 4} y={10} fontSize="11" textAnchor="end">
+        {Math.round(most)} d
+      </text>
+      {months.map((month) => (
+        <text key={month} x={x(month)} y={HEIGHT - 2} fontSize="10" textAnchor="middle">
+          {MONTHS[month]![0]}
+        </text>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,38 @@
+"use client";
+import { lineLabel, lineSitePoints, standLayout } from "@/core/place/standLayout";
+import type { StandView } from "@/server/place/view";
+import { ChannelStrip } from "@/ui/ChannelStrip";
+import { toneOf } from "@/ui/tones";
+import { lineWordsToday, plantsOfLine } from "./lineToday";
+
+/** The line under the pointer or the keyboard focus, drawn large. */
+export function LineStrip({ view, line }: { view: StandView; line: number }) {
+  const { spec, name } = view.stand;
+  const layout = standLayout(spec).lines[line];
+  if (!layout) return null;
+  const plants = plantsOfLine(view, line);
+  const words = lineWordsToday(view, line);
+  const sites = lineSitePoints(spec).map((point, index) => {
+    const run = plants[index];
+    return {
+      ...point,
+      plant: run && { tone: toneOf(run.tone), age: (run.dayOfStage + 1) / run.daysOfStage },
+    };
+  });
+  return (
+    <div className="mt-3">
+      <p>
+        <span className="sign text-xl">
+          {name}, {lineLabel(spec, line)}
+        </span>{" "}
+        <span className="text-soft">{words}</span>
+      </p>
+      <ChannelStrip
+        label={`${name}, ${lineLabel(spec, line)}: ${words}`}
+        lengthM={layout.lengthM}
+        widthM={layout.widthM}
+        sites={sites}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+"use client";
+import { quantityText } from "@/core/units/format";
+import { STAND_KIND_WORDS } from "@/core/place/stand";
+import { standFootprint } from "@/core/place/standLayout";
+import type { StandView } from "@/server/place/view";
+import { Button } from "@/ui/Button";
+import { Why } from "@/ui/Why";
+import { useUnits } from "@/ui/units";
+
+/** How many plants a stand takes, how dense that is three ways, and what is doubtful about it. */
+export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => void }) {
+  const units = useUnits();
+  const { stand, counts, densities } = view;
+  const foot = standFootprint(stand);
+  const words = STAND_KIND_WORDS[stand.spec.kind];
+  const area = (value: number) => `${value.toFixed(value < 10 ? 1 : 0)}`;
+  return (
+    <section aria-label={stand.name}>
+      <h2 className="text-3xl">{stand.name}</h2>
+      <p className="text-soft">
+        {words.name.toLowerCase()}, serves {view.poolName.toLowerCase()}
+        {view.loopName ? `, on the ${view.loopName.toLowerCase()} loop` : ", watered by hand"}
+      </p>
+      <p className="sign my-3 text-5xl">
+        <Why
+          label="Sites"
+          how={`Sites of one ${words.line} times the ${words.line}s. Along a line: the length less both end margins, divided by the pitch, whole steps plus one; a millimetre short still counts.`}
+          inputs={[
+            [`${words.line}s`, String(counts.lines)],
+            [`${words.site}s on each`, String(counts.sitesPerLine)],
+          ]}
+        >
+          {counts.sites}
+        </Why>{" "}
+        <small className="text-2xl font-medium text-soft">{words.site}s</small>
+      </p>
+      <p>
+        {counts.lines} {words.line}s of {counts.sitesPerLine}; {view.planted} taken today,{" "}
+        {counts.sites - view.planted} free
+      </p>
+      <table className="mt-4 w-full">
+        <caption className="sign pb-1 text-left text-xl">Plants per m²</caption>
+        <tbody>
+          {(
+            [
+              [
+                "of line",
+                densities.perM2OfLine,
+                "Sites divided by the ground of the lines alone: how close plants stand.",
+              ],
+              [
+                "of stand with its aisles",
+                densities.perM2OfStand,
+                "Sites divided by the rectangle of the stand with gaps and inner aisles: how well it uses its ground.",
+              ],
+              [
+                "of house",
+                densities.perM2OfHouse,
+                "Sites divided by the footprint of the house: how well the house is filled by this stand.",
+              ],
+            ] as const
+          ).map(([name, value, how]) => (
+            <tr key={name} className="border-t border-rule">
+              <th scope="row" className="py-1 text-left font-normal">
+                {name}
+              </th>
+              <td className="figure py-1 text-right">
+                <Why label={`Plants per m² ${name}`} how={how} inputs={[["sites", String(counts.sites)]]}>
+                  {area(value)}
+                </Why>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-3 text-sm text-soft">
+        Takes {quantityText(foot.lengthM, "length", units)} × {quantityText(foot.widthM, "length", units)}.
+        {counts.slackM !== null &&
+          counts.slackM > 0.001 &&
+          ` ${quantityText(counts.slackM, "smallLength", units)} is left over at the end of each line.`}
+        {view.drainBackL > 0 &&
+          ` ${quantityText(view.drainBackL, "volume", units)} runs back into the tank when the pump stops.`}
+      </p>
+      {counts.warnings.map((warning) => (
+        <p key={warning} className="mt-2 border-l-[6px] border-feed bg-feed-pale px-3 py-1.5 text-sm">
+          {warning}
+        </p>
+      ))}
+      <Button className="no-print mt-4" onClick={onEdit}>
+        Change {stand.name}
+      </Button>
+    </section>
+  );
+}

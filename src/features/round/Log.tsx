@@ -1,0 +1,235 @@
+"use client";
+import { Download } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
+import type { Dimension } from "@/core/units/dimensions";
+import { quantityText } from "@/core/units/format";
+import type { LogEntry, LogFilter } from "@/server/round/queries";
+import { LOG_KINDS } from "@/server/round/logFilter";
+import { buttonClass, Button } from "@/ui/Button";
+import { DayInput } from "@/ui/DayInput";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { useUnits } from "@/ui/units";
+import { CorrectionForm } from "./CorrectionForm";
+import { NoteForm } from "./NoteForm";
+
+const FIGURES: Readonly<Record<string, { readonly label: string; readonly dimension: Dimension }>> = {
+  ecMsPerCm: { label: "EC", dimension: "ec" },
+  ph: { label: "pH", dimension: "ph" },
+  waterC: { label: "water", dimension: "temperature" },
+  levelL: { label: "level", dimension: "volume" },
+  storedL: { label: "in store", dimension: "volume" },
+};
+
+/** The logbook: filtered by days, kind and words; figures can be put right, the first ones stay. */
+export function Log({
+  entries,
+  filter,
+  problem,
+  today,
+}: {
+  entries: readonly LogEntry[];
+  filter: LogFilter;
+  problem: string | null;
+  today: Day;
+}) {
+  const [correcting, setCorrecting] = useState<LogEntry | null>(null);
+  const [writing, setWriting] = useState(false);
+  const corrections = new Map(
+    entries.filter((entry) => entry.correctsId !== null).map((entry) => [entry.correctsId, entry]),
+  );
+  const shown = entries.filter((entry) => entry.correctsId === null);
+  return (
+    <>
+      <Filters filter={filter} onNote={() => setWriting(true)} />
+      {problem && (
+        <p role="alert" className="my-3 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
+          {problem}
+        </p>
+      )}
+      {shown.length === 0 ? (
+        <Empty
+          title="Nothing in these days"
+          example="Everything ticked off, read or noted on the round is written here, with who and when."
+        />
+      ) : (
+        <ol className="mt-2">
+          {shown.map((entry, index) => (
+            <li key={entry.id}>
+              {entry.day !== shown[index - 1]?.day && (
+                <h2 className="mt-5 border-b-2 border-ink pb-1 text-xl">{dayInWords(entry.day, "long")}</h2>
+              )}
+              <EntryRow
+                entry={entry}
+                correction={corrections.get(entry.id)}
+                onCorrect={() => setCorrecting(entry)}
+              />
+            </li>
+          ))}
+        </ol>
+      )}
+      <Drawer open={correcting !== null} onClose={() => setCorrecting(null)} title="Put a figure right">
+        {correcting && (
+          <CorrectionForm
+            entry={correcting}
+            figures={figuresOf(correcting)}
+            onDone={() => setCorrecting(null)}
+          />
+        )}
+      </Drawer>
+      <Drawer open={writing} onClose={() => setWriting(false)} title="Write a note">
+        <NoteForm today={today} onDone={() => setWriting(false)} />
+      </Drawer>
+    </>
+  );
+}
+
+function figuresOf(entry: LogEntry) {
+  return Object.entries(entry.actual).flatMap(([name, value]) => {
+    if (typeof value !== "number") return [];
+    if (name === "done")
+      return [
+        {
+          name,
+          label: (entry.actual.word as string) || "done",
+          dimension: ((entry.actual.dimension as Dimension | undefined) ?? "count") as Dimension,
+          value,
+        },
+      ];
+    const known = FIGURES[name];
+    return known ? [{ name, ...known, value }] : [];
+  });
+}
+
+function EntryRow({
+  entry,
+  correction,
+  onCorrect,
+}: {
+  entry: LogEntry;
+  correction: LogEntry | undefined;
+  onCorrect: () => void;
+}) {
+  const units = useUnits();
+  const figures = figuresOf(entry);
+  const text = (value: number, dimension: Dimension, label: string, name: string) =>
+    `${name === "done" ? "" : `${label} `}${quantityText(value, dimension, units)}${name === "done" ? ` ${label}` : ""}`;
+  return (
+    <div
+      className={`grid grid-cols-[3.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[3.5rem_5rem_1fr_auto] ${entry.undoneAt ? "text-soft line-through" : ""}`}
+    >
+      <time dateTime={new Date(entry.at).toISOString()}>
+        {new Date(entry.at).toISOString().slice(11, 16)}
+      </time>
+      <span className="sign text-base text-water max-sm:hidden">{entry.kind}</span>
+      <div className="min-w-0">
+        <p>
+          {entry.title} <span className="text-soft">· {entry.place}</span>
+        </p>
+        {figures.length > 0 && (
+          <p className="sign text-lg">
+            {figures.map(({ name, label, dimension, value }, index) => {
+              const right = correction?.actual[name];
+              return (
+                <span key={name}>
+                  {index > 0 && " · "}
+                  {typeof right === "number" ? (
+                    <>
+                      {text(right, dimension, label, name)}{" "}
+                      <s className="text-soft">{quantityText(value, dimension, units)}</s>
+                    </>
+                  ) : (
+                    text(value, dimension, label, name)
+                  )}
+                </span>
+              );
+            })}
+          </p>
+        )}
+        {entry.note && <p className="text-soft">{entry.note}</p>}
+        {correction && (
+          <p className="text-sm text-feed">
+            put right by {correction.personName}: {correction.note}
+          </p>
+        )}
+        {entry.undoneAt && <p className="text-sm no-underline">taken back</p>}
+      </div>
+      <div className="flex items-center gap-2 max-sm:col-start-2">
+        <span className="text-sm text-soft">{entry.personName}</span>
+        {figures.length > 0 && !entry.undoneAt && !correction && (
+          <Button
+            look="quiet"
+            className="no-print !text-base"
+            onClick={onCorrect}
+            aria-label={`Put right: ${entry.title}, ${dayInWords(entry.day)}`}
+          >
+            Put right
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Filters({ filter, onNote }: { filter: LogFilter; onNote: () => void }) {
+  const router = useRouter();
+  const [search, setSearch] = useState(filter.search ?? "");
+  const query = (change: Partial<LogFilter>) => {
+    const next = { ...filter, ...change };
+    const params = new URLSearchParams({ from: isoFromDay(next.from), to: isoFromDay(next.to) });
+    if (next.kind) params.set("kind", next.kind);
+    if (next.search) params.set("search", next.search);
+    return params.toString();
+  };
+  const show = (change: Partial<LogFilter>) => router.push(`/round/log?${query(change)}`, { scroll: false });
+  return (
+    <form
+      role="search"
+      className="no-print flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        show({ search: search.trim() || null });
+      }}
+    >
+      <label className="text-sm font-bold">
+        From
+        <DayInput value={filter.from} onValue={(day) => day !== null && show({ from: day })} />
+      </label>
+      <label className="text-sm font-bold">
+        Until
+        <DayInput value={filter.to} onValue={(day) => day !== null && show({ to: day })} />
+      </label>
+      <label className="text-sm font-bold">
+        Kind
+        <select
+          className="input"
+          value={filter.kind ?? ""}
+          onChange={(event) => show({ kind: event.target.value || null })}
+        >
+          <option value="">everything</option>
+          {LOG_KINDS.map((kind) => (
+            <option key={kind}>{kind}</option>
+          ))}
+        </select>
+      </label>
+      <label className="text-sm font-bold">
+        Words
+        <input
+          className="input"
+          type="search"
+          maxLength={80}
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          placeholder="crop, place, name"
+        />
+      </label>
+      <Button type="submit">Find</Button>
+      <a className={buttonClass("quiet")} href={`/round/log.csv?${query({})}`} download>
+        <Download aria-hidden className="size-5" /> CSV
+      </a>
+      <Button onClick={onNote}>Write a note</Button>
+    </form>
+  );
+}

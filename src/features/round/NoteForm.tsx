@@ -1,0 +1,26 @@
+"use client";
+import type { Day } from "@/core/units/day";
+import { addNote } from "@/server/round/actions";
+import { noteSchema } from "@/server/round/schema";
+import { EntityForm } from "@/ui/form/EntityForm";
+import type { FieldSpec } from "@/ui/form/fields";
+
+const FIELDS: readonly FieldSpec[] = [
+  { name: "title", label: "What", type: "text", wide: true },
+  { name: "place", label: "Where", type: "text" },
+  { name: "day", label: "Day", type: "day" },
+  { name: "note", label: "More", type: "note" },
+];
+
+export function NoteForm({ today, onDone }: { today: Day; onDone: () => void }) {
+  return (
+    <EntityForm
+      schema={noteSchema}
+      fields={FIELDS}
+      defaults={{ title: "", place: "", day: today, note: "" }}
+      action={addNote}
+      saved="Noted"
+      onDone={onDone}
+    />
+  );
+}

@@ -1,0 +1,163 @@
+"use client";
+import { Check, Minus } from "lucide-react";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import type { RoundItem } from "@/core/round/types";
+import type { LogEntry } from "@/server/round/queries";
+import { tickItem, undoEntry } from "@/server/round/actions";
+import { Quantity } from "@/ui/units";
+import { useCommand } from "@/ui/useCommand";
+import { Empty } from "@/ui/Empty";
+import type { WalkStop } from "./stops";
+
+/** The walk: a pipe down the page with a joint for each stop, and under it what is to be done there. */
+export function RoundWalk({
+  stops,
+  chosenKey,
+  chosenEntry,
+}: {
+  stops: readonly WalkStop[];
+  chosenKey: string | null;
+  chosenEntry: number | null;
+}) {
+  if (stops.length === 0)
+    return (
+      <Empty
+        title="Nothing to do today"
+        example="Sowings, moves, readings and pickings come here by themselves, from the plan under Batches and the tanks under Water."
+      />
+    );
+  const present = stops.find((stop) => stop.items.some((item) => item.key === chosenKey));
+  return (
+    <ol className="relative pl-11">
+      <li aria-hidden className="absolute bottom-2 left-[11px] top-3 w-2 bg-water" />
+      {stops.map((stop) => (
+        <li key={stop.stop.key} className="relative mb-3 break-inside-avoid">
+          <Joint done={stop.items.length === 0} present={stop === present} />
+          <h2 className="border-b border-rule pb-1 text-2xl">
+            {stop.stop.name}{" "}
+            <span className="text-base font-medium text-soft">
+              {stop.done.length} of {stop.done.length + stop.items.length}
+            </span>
+          </h2>
+          <ul>
+            {stop.items.map((item) => (
+              <ItemRow key={item.key} item={item} chosen={item.key === chosenKey} />
+            ))}
+            {stop.done.map((entry) => (
+              <DoneRow key={entry.id} entry={entry} chosen={entry.id === chosenEntry} />
+            ))}
+          </ul>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Joint({ done, present }: { done: boolean; present: boolean }) {
+  return (
+    <svg viewBox="0 0 30 30" aria-hidden className="absolute -left-11 top-0 size-[30px]">
+      <circle
+        cx="15"
+        cy="15"
+        r="11"
+        strokeWidth="4"
+        className={
+          done ? "fill-leaf stroke-water" : present ? "fill-ink stroke-water" : "fill-sheet stroke-water"
+        }
+      />
+      {done && <path d="m10 15 4 4 7-8" fill="none" className="stroke-on-strong" strokeWidth="3" />}
+    </svg>
+  );
+}
+
+function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
+  const router = useRouter();
+  const { run, busy } = useCommand(tickItem, {
+    done: `Done: ${item.title}`,
+    undo: (entryId) => undoEntry({ entryId }),
+  });
+  const asksFirst = item.kind === "reading" || item.kind === "store";
+  const open = `/round?item=${encodeURIComponent(item.key)}`;
+  const tick = () => (asksFirst ? router.push(open) : void run({ key: item.key, actual: null, note: "" }));
+  return (
+    <li
+      className={`flex items-center gap-3 border-b border-rule ${chosen ? "bg-rule/60 outline-4 outline-rule/60 print:bg-transparent print:outline-0" : ""}`}
+    >
+      <button
+        type="button"
+        role="checkbox"
+        aria-checked={false}
+        aria-label={`Done: ${item.title}`}
+        disabled={busy}
+        onClick={tick}
+        className="grid size-11 shrink-0 place-items-center lg:h-9"
+      >
+        <span className="block size-6 rounded border-2 border-ink bg-sheet" />
+      </button>
+      <Link
+        href={open}
+        scroll={false}
+        aria-current={chosen ? "true" : undefined}
+        className="flex min-h-12 min-w-0 flex-1 lg:min-h-9 items-center justify-between gap-3 py-1.5 lg:py-0.5"
+      >
+        <span className="min-w-0">
+          <span className={chosen ? "font-bold" : ""}>{item.title}</span>
+          {item.ageDays > 0 && (
+            <span className="ml-2 whitespace-nowrap text-sm font-bold text-feed">
+              {item.ageDays === 1 ? "since yesterday" : `${item.ageDays} days late`}
+            </span>
+          )}
+        </span>
+        <span className="figure shrink-0 text-right">
+          {item.figure ? (
+            <Quantity {...item.figure} />
+          ) : (
+            <small>{asksFirst ? (item.kind === "reading" ? "EC · pH · °" : "level") : ""}</small>
+          )}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function DoneRow({ entry, chosen }: { entry: LogEntry; chosen: boolean }) {
+  const skipped = entry.kind === "skip";
+  const done = entry.actual.done as number | undefined;
+  return (
+    <li className={`flex items-center gap-3 border-b border-rule text-soft ${chosen ? "bg-rule/60" : ""}`}>
+      <span className="grid size-11 shrink-0 place-items-center lg:h-9">
+        <span
+          className={`grid size-6 place-items-center rounded ${skipped ? "border-2 border-soft" : "bg-leaf text-on-strong"}`}
+        >
+          {skipped ? (
+            <Minus aria-hidden className="size-4" />
+          ) : (
+            <Check aria-hidden className="size-5" strokeWidth={3} />
+          )}
+        </span>
+      </span>
+      <Link
+        href={`/round?entry=${entry.id}`}
+        scroll={false}
+        className="flex min-h-11 min-w-0 flex-1 lg:min-h-9 items-center justify-between gap-3"
+      >
+        <span>
+          {entry.title}
+          <span className="sr-only">{skipped ? ", put off" : ", done"}</span>
+        </span>
+        <span className="figure !text-lg">
+          {skipped
+            ? "put off"
+            : done !== undefined && (
+                <Quantity
+                  value={done}
+                  dimension={entry.actual.dimension as "count"}
+                  word={(entry.actual.word as string) || undefined}
+                />
+              )}
+        </span>
+      </Link>
+    </li>
+  );
+}

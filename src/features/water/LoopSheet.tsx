@@ -1,0 +1,132 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { quantityText } from "@/core/units/format";
+import type { Ladder } from "@/core/water/ladder";
+import type { Loop } from "@/server/water/queries";
+import { Button, buttonClass } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { useUnits } from "@/ui/units";
+import { ClockRing } from "./ClockRing";
+import { LoopForm } from "./LoopForm";
+import { RungLadder } from "./RungLadder";
+import { timerWords } from "./timerWords";
+
+interface Named {
+  readonly id: number;
+  readonly name: string;
+}
+
+export interface LoopSheetProps {
+  readonly loops: readonly Named[];
+  readonly loop: Loop | null;
+  readonly ladder: Ladder | null;
+  readonly needLpd: number;
+  readonly limits: { readonly drainBackL: number; readonly greatestL: number } | null;
+  readonly recipes: readonly Named[];
+  readonly sources: readonly Named[];
+}
+
+/** A loop from source to plant, its tightest rung in words, and its timer. */
+export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sources }: LoopSheetProps) {
+  const units = useUnits();
+  const [editing, setEditing] = useState<"loop" | "new" | null>(null);
+  const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
+  return (
+    <>
+      <div className="no-print mb-3 flex flex-wrap gap-2">
+        {loops.map((candidate) => (
+          <Link
+            key={candidate.id}
+            href={`/water?loop=${candidate.id}`}
+            aria-current={candidate.id === loop?.id ? "true" : undefined}
+            className={buttonClass(candidate.id === loop?.id ? "strong" : "plain")}
+          >
+            {candidate.name}
+          </Link>
+        ))}
+        {loop && <Button onClick={() => setEditing("loop")}>Change this loop</Button>}
+        <Button look="quiet" onClick={() => setEditing("new")}>
+          New loop
+        </Button>
+      </div>
+      {loop && ladder ? (
+        <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_330px]">
+          <RungLadder ladder={ladder} />
+          <aside>
+            {tight && <Tightest rung={tight} />}
+            <h2 className="mt-6 text-2xl">Timer</h2>
+            <div className="mt-2 flex items-center gap-4">
+              <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} />
+              <div>
+                <p>{timerWords(loop.timer)}</p>
+                {loop.turns > 1 && <p>Banks in {loop.turns} turns</p>}
+                <p className="text-soft">{quantityText(needLpd, "volume", units)} a day drunk</p>
+              </div>
+            </div>
+            {limits && limits.drainBackL > 0 && (
+              <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">
+                {quantityText(limits.drainBackL, "volume", units)} run back when the pump stops: fill the tank
+                no higher than {quantityText(limits.greatestL, "volume", units)} of{" "}
+                {quantityText(loop.tankL, "volume", units)}.
+                {loop.workingL > limits.greatestL && (
+                  <b> Its working level is over that: it overflows at the next power cut.</b>
+                )}
+              </p>
+            )}
+            <p className="mt-4 text-sm text-soft">
+              Pumps and lamps near water belong on a residual-current protected circuit with a drip loop, by a
+              licensed electrician; a mains connection needs the backflow prevention that the local code asks
+              for.
+            </p>
+          </aside>
+        </div>
+      ) : (
+        <Empty
+          title="No loop yet"
+          example="For instance a 600 L tank with a pump of 6 000 L/h at 1 m that feeds 36 channels at 1.5 L/min and runs all day."
+        >
+          <Button look="strong" onClick={() => setEditing("new")}>
+            Enter a loop
+          </Button>
+        </Empty>
+      )}
+      <Drawer
+        open={editing !== null}
+        onClose={() => setEditing(null)}
+        title={editing === "loop" ? `Change the ${loop?.name} loop` : "New loop"}
+      >
+        <LoopForm
+          loop={editing === "loop" ? loop : null}
+          recipes={recipes}
+          sources={sources}
+          onDone={() => setEditing(null)}
+        />
+      </Drawer>
+    </>
+  );
+}
+
+function Tightest({ rung }: { rung: Ladder["rungs"][number] }) {
+  const margin = Math.round(Math.abs(rung.ratio - 1) * 100);
+  const words =
+    rung.verdict === "short"
+      ? `${rung.name} has ${margin} % less than is wanted.`
+      : rung.ratio === Infinity
+        ? "Nothing is wanted."
+        : `${rung.name} has ${margin > 300 ? "several times" : `${margin} % more than`} what is wanted: nothing falls short.`;
+  return (
+    <section aria-label="Tightest rung">
+      <h2 className="text-2xl">Tightest: {rung.name.toLowerCase()}</h2>
+      <p className="mt-1">{words}</p>
+      <ul className="mt-2 space-y-2">
+        {rung.eases.map((ease) => (
+          <li key={ease} className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
+            {ease}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

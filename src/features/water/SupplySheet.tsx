@@ -1,0 +1,112 @@
+"use client";
+import { useState } from "react";
+import type { Day } from "@/core/units/day";
+import { quantityText } from "@/core/units/format";
+import type { SupplyHorizon } from "@/core/water/supply";
+import type { Source, Store } from "@/server/water/queries";
+import { Button } from "@/ui/Button";
+import { Drawer } from "@/ui/Drawer";
+import { Empty } from "@/ui/Empty";
+import { ShortageList, type ShortageView } from "@/ui/ShortageList";
+import { useUnits } from "@/ui/units";
+import { Horizon } from "./Horizon";
+import { SourceForm, StoreForm } from "./SourceForm";
+
+export interface SupplySheetProps {
+  readonly today: Day;
+  readonly supply: SupplyHorizon;
+  readonly sources: readonly Source[];
+  readonly limits: readonly number[];
+  readonly stores: readonly Store[];
+  readonly shortages: readonly ShortageView[];
+}
+
+type Editing = { readonly source: Source | null } | { readonly store: Store | null } | null;
+
+/** Will the water last? The store over the coming months, what each source gives, and the first day anything is short. */
+export function SupplySheet({ today, supply, sources, limits, stores, shortages }: SupplySheetProps) {
+  const units = useUnits();
+  const [editing, setEditing] = useState<Editing>(null);
+  const close = () => setEditing(null);
+  return (
+    <>
+      <Horizon
+        today={today}
+        supply={supply}
+        capacityL={stores.reduce((sum, store) => sum + store.capacityL, 0)}
+        sources={sources.map((source) => source.name)}
+      />
+      <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <section>
+          <h2 className="text-2xl">Stores and sources, in the order of use</h2>
+          {sources.length === 0 && (
+            <Empty
+              title="No source yet"
+              example="For instance a roof of 150 m² into a cistern of 18 m³, then a standpipe of 600 L a day."
+            />
+          )}
+          <ul>
+            {stores.map((store) => (
+              <Row
+                key={`store-${store.id}`}
+                name={store.name}
+                about={`${quantityText(store.storedL, "volume", units)} of ${quantityText(store.capacityL, "volume", units)}`}
+                onChange={() => setEditing({ store })}
+              />
+            ))}
+            {sources.map((source, index) => {
+              const drawn = supply.drawnL[index]?.reduce((sum, litres) => sum + litres, 0) ?? 0;
+              const limit =
+                source.kind === "rain"
+                  ? `roof ${quantityText(source.roofAreaM2, "area", units)}`
+                  : `up to ${quantityText(limits[index]!, "volume", units)} a day`;
+              return (
+                <Row
+                  key={source.id}
+                  name={`${source.priority}. ${source.name}`}
+                  about={`${limit}; the plan draws ${quantityText(drawn, "volume", units)}`}
+                  onChange={() => setEditing({ source })}
+                />
+              );
+            })}
+          </ul>
+          <p className="mt-2">
+            This water costs {units.currency} {supply.cost.toFixed(0)} over the plan.
+          </p>
+          <div className="no-print mt-3 flex flex-wrap gap-2">
+            <Button onClick={() => setEditing({ source: null })}>New source</Button>
+            <Button onClick={() => setEditing({ store: null })}>New store</Button>
+          </div>
+        </section>
+        <ShortageList shortages={shortages} />
+      </div>
+      <Drawer
+        open={editing !== null && "source" in editing}
+        onClose={close}
+        title={editing && "source" in editing && editing.source ? "Change the source" : "New source"}
+      >
+        {editing && "source" in editing && <SourceForm source={editing.source} onDone={close} />}
+      </Drawer>
+      <Drawer
+        open={editing !== null && "store" in editing}
+        onClose={close}
+        title={editing && "store" in editing && editing.store ? "Change the store" : "New store"}
+      >
+        {editing && "store" in editing && <StoreForm store={editing.store} today={today} onDone={close} />}
+      </Drawer>
+    </>
+  );
+}
+
+function Row({ name, about, onChange }: { name: string; about: string; onChange: () => void }) {
+  return (
+    <li className="flex items-center justify-between gap-3 border-b border-rule py-1.5">
+      <span>
+        <span className="sign text-lg">{name}</span> <span className="text-soft">{about}</span>
+      </span>
+      <Button look="quiet" className="!text-base" aria-label={`Change ${name}`} onClick={onChange}>
+        Change
+      </Button>
+    </li>
+  );
+}

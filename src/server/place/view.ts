@@ -1,0 +1,99 @@
+import { densities, type Densities } from "@/core/place/density";
+import { drainBackL } from "@/core/place/heldWater";
+import { houseClashes } from "@/core/place/houseChecks";
+import { standCounts, type StandCounts } from "@/core/place/standCounts";
+import { standFootprint } from "@/core/place/standLayout";
+import type { Season } from "../batches/season";
+import type { House, Stand } from "./queries";
+
+/** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
+export interface GrowingRun {
+  readonly start: number;
+  readonly end: number;
+  readonly batchId: number;
+  readonly variety: string;
+  /** Place of the variety in the garden's list; sets its tone. */
+  readonly tone: number;
+  readonly sownOn: number;
+  readonly dayOfStage: number;
+  readonly daysOfStage: number;
+}
+
+export interface StandView {
+  readonly stand: Stand;
+  readonly poolName: string;
+  readonly loopName: string | null;
+  readonly counts: StandCounts;
+  readonly densities: Densities;
+  readonly drainBackL: number;
+  readonly planted: number;
+  readonly growing: readonly GrowingRun[];
+}
+
+export interface HouseView {
+  readonly house: House;
+  readonly stands: readonly StandView[];
+  readonly clashes: readonly string[];
+}
+
+/** Houses with their stands counted, and what grows on every line today. */
+export function houseViews(season: Season): HouseView[] {
+  return season.rows.houses.map((house) => {
+    const own = season.rows.stands.filter((stand) => stand.houseId === house.id);
+    return {
+      house,
+      stands: own.map((stand) => standView(stand, house, season)),
+      clashes: houseClashes(house, own),
+    };
+  });
+}
+
+function standView(stand: Stand, house: House, season: Season): StandView {
+  const counts = standCounts(stand.spec);
+  const { lengthM, widthM } = standFootprint(stand);
+  const growing = growingOn(stand, season);
+  return {
+    stand,
+    poolName: season.rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
+    loopName: season.rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
+    counts,
+    densities: densities(
+      counts.sites,
+      Math.max(1e-9, counts.lines * counts.lineAreaM2),
+      Math.max(1e-9, lengthM * widthM),
+      house.lengthM * house.widthM,
+    ),
+    drainBackL: drainBackL(stand.spec),
+    planted: growing.reduce((sum, run) => sum + run.end - run.start, 0),
+    growing,
+  };
+}
+
+/** Today's runs of a pool, cut out to this stand's part of the pool's sites. */
+function growingOn(stand: Stand, { placed, poolStands, plan, rows }: Season): GrowingRun[] {
+  const stands = poolStands.get(stand.poolId) ?? [];
+  const before = stands.slice(
+    0,
+    stands.findIndex((candidate) => candidate.id === stand.id),
+  );
+  const offset = before.reduce((sum, candidate) => sum + standCounts(candidate.spec).sites, 0);
+  const sites = standCounts(stand.spec).sites;
+  const today = (placed.get(stand.poolId) ?? []).filter(
+    ({ stay }) => stay.from <= plan.today && plan.today < stay.to,
+  );
+  return today.flatMap(({ stay, runs }) => {
+    const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
+    const common = {
+      batchId: stay.batchId,
+      variety: batch.variety.name,
+      tone: rows.varieties.findIndex((variety) => variety.id === batch.variety.id),
+      sownOn: batch.stays[0]!.from,
+      dayOfStage: plan.today - stay.from,
+      daysOfStage: Math.max(1, batch.plannedEnds[stay.stage]! - stay.from),
+    };
+    return runs.flatMap((run) => {
+      const [start, end] = [Math.max(0, run.start - offset), Math.min(sites, run.end - offset)];
+      return end > start ? [{ start, end, ...common }] : [];
+    });
+  });
+}

@@ -1,0 +1,27 @@
+import type { ReactNode } from "react";
+import type { Dimension } from "@/core/units/dimensions";
+
+interface Common {
+  /** Path in the form's values: "name", "spec.pitchM". */
+  readonly name: string;
+  readonly label: string;
+  readonly hint?: ReactNode;
+  /** Shown only while this holds. */
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each form knows the shape of its own values
+  readonly when?: (values: any) => boolean;
+  /** Takes the whole row. */
+  readonly wide?: boolean;
+}
+
+/** What a form asks for. */
+export type FieldSpec = Common &
+  (
+    | { readonly type: "text" | "note" | "switch" | "day" }
+    | { readonly type: "quantity"; readonly dimension: Dimension }
+    | {
+        readonly type: "choice";
+        readonly options: readonly { readonly value: string | number | null; readonly label: string }[];
+      }
+    | { readonly type: "months"; readonly dimension: Dimension }
+    | { readonly type: "weekdays" }
+  );
