@@ -15,7 +15,7 @@ const shared = {
   transform,
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
   testEnvironment: "node",
-  modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/data/"],
+  modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.next-test/", "<rootDir>/data/"],
 };
 export default {
   projects: [

@@ -2,6 +2,8 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   reactStrictMode: true,
+  // Tests build beside a running copy, not over it.
+  distDir: process.env.SEED_ROUND_DIST ?? ".next",
   poweredByHeader: false,
   typescript: { ignoreBuildErrors: false },
   turbopack: { root: import.meta.dirname },

@@ -40,9 +40,7 @@ interface Entry {
 
 /** Writes ten weeks of log and readings: what was sown, moved and picked by plan, the tanks, and what went wrong. */
 export async function writeHistory(db: Db, ids: Ids, today: Day, plan: Plan): Promise<void> {
-  const entries = [...batchEntries(today, plan), ...mishaps(today)].sort(
-    (a, b) => a.at.getTime() - b.at.getTime(),
-  );
+  const entries = [...batchEntries(today, plan), ...mishaps(today)].sort((a, b) => a.at.getTime() - b.at.getTime());
   await insertEntries(db, ids, entries);
   for (const tank of TANKS) {
     await meterReadings(db, ids, today, tank);
@@ -117,11 +115,7 @@ async function insertEntries(db: Db, ids: Ids, entries: readonly Entry[]) {
 }
 
 /** A tank through the day: drunk down from its level of the morning, stronger as it sinks, pH creeping up. */
-function tankAt(
-  tank: TankHabit,
-  day: Day,
-  part: number,
-): { ec: number; ph: number; waterC: number; levelL: number } {
+function tankAt(tank: TankHabit, day: Day, part: number): { ec: number; ph: number; waterC: number; levelL: number } {
   const sinceTopUp = (((day % tank.everyDays) + tank.everyDays) % tank.everyDays) + part;
   const wave = Math.sin(day * 1.7 + tank.workingL);
   const share = (tank.drunkLpd * sinceTopUp) / tank.workingL;

@@ -1,8 +1,8 @@
 import pg from "pg";
-import { SALT_LIBRARY } from "../src/core/feed/salts";
 import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
-import { one, maybeOne, transaction, many, type Db } from "../src/server/db/pool";
+import { maybeOne, transaction, many, type Db } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
+import { createGarden } from "../src/server/people/newGarden";
 import { today } from "../src/server/session/clock";
 import growth from "./growth.json";
 import place from "./place.json";
@@ -46,25 +46,12 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
 }
 
 async function loadPlaces(db: Db): Promise<Ids> {
-  const { garden } = place;
-  const { id } = await one<{ id: number }>(
-    db,
-    "The demo garden",
-    `insert into garden (name, place, latitude_deg, time_zone, currency, rain_mm_by_month, wet_days_by_month, sow_weekdays, is_demo)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, true) returning id`,
-    [
-      garden.name,
-      garden.place,
-      garden.latitudeDeg,
-      garden.timeZone,
-      garden.currency,
-      garden.rainMmByMonth,
-      garden.wetDaysByMonth,
-      garden.sowWeekdays,
-    ],
-  );
+  const keeper = place.people.find((person) => person.role === "keeper")!;
+  const { gardenId: id, salts } = await createGarden(db, { ...place.garden, isDemo: true }, keeper.name);
   const save = (table: string, row: Record<string, unknown>) => saveRow(db, table, id, null, row);
-  const person = await idsOf(place.people, (entry) => save("person", entry));
+  for (const helper of place.people.filter((one) => one !== keeper)) await save("person", helper);
+  const people = await many<{ id: number; name: string }>(db, "select id, name from person where garden_id = $1", [id]);
+  const person = new Map(people.map((one) => [one.name, one.id]));
   const house = await idsOf(place.houses, (entry, position) =>
     save("house", {
       name: entry.name,
@@ -79,7 +66,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
   const pool = await idsOf(place.pools, (entry, position) =>
     save("pool", { name: entry.name, position, cleaning_days: entry.cleaningDays }),
   );
-  const loop = await loadWater(db, id, save);
+  const loop = await loadWater(db, id, save, salts);
   await idsOf(
     place.stands,
     (entry, position) =>
@@ -97,16 +84,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
       await many(
         db,
         `insert into variety_stage (garden_id, variety_id, position, name, pool_id, days_by_month, survival, need_lpd) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-        [
-          id,
-          varietyId,
-          position,
-          stage.name,
-          pool.get(stage.pool),
-          stage.daysByMonth,
-          stage.survival,
-          stage.needLpd,
-        ],
+        [id, varietyId, position, stage.name, pool.get(stage.pool), stage.daysByMonth, stage.survival, stage.needLpd],
       );
     return varietyId;
   });
@@ -115,7 +93,12 @@ async function loadPlaces(db: Db): Promise<Ids> {
 
 type Save = (table: string, row: Record<string, unknown>) => Promise<number>;
 
-async function loadWater(db: Db, gardenId: number, save: Save): Promise<Map<string, number>> {
+async function loadWater(
+  db: Db,
+  gardenId: number,
+  save: Save,
+  salt: ReadonlyMap<string, number>,
+): Promise<Map<string, number>> {
   const day = isoFromDay(today(place.garden.timeZone) - 1);
   for (const store of water.stores)
     await save("store", {
@@ -133,28 +116,20 @@ async function loadWater(db: Db, gardenId: number, save: Save): Promise<Map<stri
       analysis_mg_per_l: entry.analysisMgPerL, alkalinity_mg_caco3_per_l: entry.alkalinityMgCaco3PerL,
     }), // prettier-ignore
   );
-  const onHand: Record<string, number> = water.onHandG;
-  const salt = await idsOf(SALT_LIBRARY, (entry) =>
-    save("salt", {
-      name: entry.name,
-      percent: entry.percent,
-      solubility_g_per_l: entry.solubilityGPerL,
-      chelate: entry.chelate ?? false,
-      on_hand_g: onHand[entry.name] ?? 0,
-      caution: entry.caution ?? "",
-    }),
-  );
+  for (const [name, grams] of Object.entries(water.onHandG))
+    await many(db, "update salt set on_hand_g = $3 where garden_id = $1 and name = $2", [gardenId, name, grams]);
   const recipe = await idsOf(water.recipes, async (entry) => {
     const recipeId = await save("recipe", {
       name: entry.name, targets_mg_per_l: entry.targetsMgPerL, ec_ms_per_cm: entry.ecMsPerCm, ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh,
     }); // prettier-ignore
     for (const [stock, names] of Object.entries(water.recipeSalts))
       for (const name of names)
-        await many(
-          db,
-          "insert into recipe_salt (garden_id, recipe_id, salt_id, stock) values ($1, $2, $3, $4)",
-          [gardenId, recipeId, salt.get(name), stock],
-        );
+        await many(db, "insert into recipe_salt (garden_id, recipe_id, salt_id, stock) values ($1, $2, $3, $4)", [
+          gardenId,
+          recipeId,
+          salt.get(name),
+          stock,
+        ]);
     return recipeId;
   });
   return idsOf(water.loops, async (entry, position) => {

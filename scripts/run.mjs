@@ -12,8 +12,7 @@ const NEEDS_BROWSER = new Set(["test", "bench", "screenshots"]);
 
 const [command, ...rest] = process.argv.slice(2);
 if (!(command in SCRIPTS)) fail(`Say which: ${Object.keys(SCRIPTS).join(", ")}.`);
-if (Number(process.versions.node.split(".")[0]) < 20)
-  fail(`This needs Node 20 or newer; here is ${process.version}.`);
+if (Number(process.versions.node.split(".")[0]) < 20) fail(`This needs Node 20 or newer; here is ${process.version}.`);
 process.chdir(ROOT);
 installPackages();
 if (!(command === "demo" && process.env.DATABASE_URL) && !hasPostgres()) installDebian(["postgresql"]);
@@ -40,9 +39,7 @@ function installPackages() {
 
 function hasPostgres() {
   const home = "/usr/lib/postgresql";
-  return (
-    existsSync(home) && readdirSync(home).some((version) => existsSync(join(home, version, "bin", "initdb")))
-  );
+  return existsSync(home) && readdirSync(home).some((version) => existsSync(join(home, version, "bin", "initdb")));
 }
 
 function hasProgram(name) {

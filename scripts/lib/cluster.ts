@@ -83,8 +83,7 @@ function unprivilegedOwner(): { uid: number; gid: number } | null {
   const line = readFileSync("/etc/passwd", "utf8")
     .split("\n")
     .find((entry) => entry.startsWith("postgres:"));
-  if (!line)
-    throw new Error('There is no user "postgres" to own the cluster: apt-get install postgresql makes it.');
+  if (!line) throw new Error('There is no user "postgres" to own the cluster: apt-get install postgresql makes it.');
   const [, , uid, gid] = line.split(":");
   return { uid: Number(uid), gid: Number(gid) };
 }
@@ -174,9 +173,7 @@ function launch(
   owner: { uid: number; gid: number } | null,
   throwaway: boolean,
 ) {
-  const fast = throwaway
-    ? ["-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off"]
-    : [];
+  const fast = throwaway ? ["-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off"] : [];
   const server = spawn(
     "setpriv",
     [
@@ -204,8 +201,7 @@ async function untilReady(url: string, server: ChildProcess, output: () => strin
       await client.query("select 1");
       return;
     } catch (error) {
-      if (Date.now() > end)
-        throw new Error(`PostgreSQL did not answer within 30 s: ${String(error)}\n${output()}`);
+      if (Date.now() > end) throw new Error(`PostgreSQL did not answer within 30 s: ${String(error)}\n${output()}`);
       await pause(60);
     } finally {
       await client.end().catch(() => undefined);

@@ -6,15 +6,8 @@ import { freePort, pause } from "./cluster";
 
 const ROOT = join(import.meta.dirname, "..", "..");
 const NEXT = join(ROOT, "node_modules", "next", "dist", "bin", "next");
-const BUILT_FROM = [
-  "src",
-  "public",
-  "package-lock.json",
-  "next.config.ts",
-  "postcss.config.mjs",
-  "tsconfig.json",
-];
-const STAMP = join(ROOT, ".next", "built-from");
+const BUILT_FROM = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
+const STAMP = join(ROOT, process.env.SEED_ROUND_DIST ?? ".next", "built-from");
 const START_TIMEOUT_MS = 30_000;
 
 /** Builds the application unless the last build was made from the same files. */
@@ -41,10 +34,7 @@ export interface WebServer {
 }
 
 /** Serves the built application on loopback. @param port a free one unless given */
-export async function serve(
-  environment: Readonly<Record<string, string>>,
-  wantedPort?: number,
-): Promise<WebServer> {
+export async function serve(environment: Readonly<Record<string, string>>, wantedPort?: number): Promise<WebServer> {
   const port = wantedPort ?? (await freePort());
   const server = spawn(
     "setpriv",
@@ -87,7 +77,6 @@ function sourceHash(): string {
 
 function addTo(hash: ReturnType<typeof createHash>, path: string) {
   if (!existsSync(path)) return;
-  if (statSync(path).isDirectory())
-    for (const name of readdirSync(path).sort()) addTo(hash, join(path, name));
+  if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) addTo(hash, join(path, name));
   else if (!/\.test\.tsx?$/u.test(path)) hash.update(path.slice(ROOT.length)).update(readFileSync(path));
 }

@@ -17,11 +17,7 @@ const FIRST_LIGHT = `if(!document.documentElement.dataset.light&&matchMedia("(pr
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const light = (await cookies()).get(LIGHT_COOKIE)?.value;
   return (
-    <html
-      lang="en"
-      data-light={light === "night" || light === "paper" ? light : undefined}
-      suppressHydrationWarning
-    >
+    <html lang="en" data-light={light === "night" || light === "paper" ? light : undefined} suppressHydrationWarning>
       <body>
         <script dangerouslySetInnerHTML={{ __html: FIRST_LIGHT }} />
         {children}

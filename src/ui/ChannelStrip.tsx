@@ -35,35 +35,16 @@ export function ChannelStrip({ label, lengthM, widthM, sites }: ChannelStripProp
       className="max-h-24 w-full"
       preserveAspectRatio="xMinYMid meet"
     >
-      <rect
-        width={lengthM * scale}
-        height={height}
-        rx="3"
-        className="fill-sheet stroke-soft"
-        strokeWidth="1.5"
-      />
+      <rect width={lengthM * scale} height={height} rx="3" className="fill-sheet stroke-soft" strokeWidth="1.5" />
       {sites.map((site, index) => {
         const [x, y] = [site.xM * scale, (site.yM / widthM) * height];
         if (site.blocked)
           return (
-            <path
-              key={index}
-              d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`}
-              className="stroke-alarm"
-              strokeWidth="2.5"
-            />
+            <path key={index} d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`} className="stroke-alarm" strokeWidth="2.5" />
           );
         if (!site.plant)
           return (
-            <circle
-              key={index}
-              cx={x}
-              cy={y}
-              r={radius * 0.7}
-              fill="none"
-              className="stroke-soft"
-              strokeWidth="1.2"
-            />
+            <circle key={index} cx={x} cy={y} r={radius * 0.7} fill="none" className="stroke-soft" strokeWidth="1.2" />
           );
         return (
           <circle

@@ -1,15 +1,7 @@
 import type { ReactNode } from "react";
 
 /** Nothing here yet: says what belongs here and shows one worked example. */
-export function Empty({
-  title,
-  example,
-  children,
-}: {
-  title: string;
-  example?: ReactNode;
-  children?: ReactNode;
-}) {
+export function Empty({ title, example, children }: { title: string; example?: ReactNode; children?: ReactNode }) {
   return (
     <div className="my-4 max-w-xl border-l-[6px] border-rule py-2 pl-4">
       <p className="sign text-xl">{title}</p>

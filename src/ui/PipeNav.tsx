@@ -43,9 +43,7 @@ export function PipeNav({ stations }: { stations: readonly NavStation[] }) {
                     strokeWidth={here ? 3 : 4}
                   />
                 </svg>
-                <span className={`sign text-xs md:text-xl ${here ? "" : "max-md:text-soft"}`}>
-                  {station.name}
-                </span>
+                <span className={`sign text-xs md:text-xl ${here ? "" : "max-md:text-soft"}`}>{station.name}</span>
                 <Sign {...station.sign} />
               </Link>
             </li>

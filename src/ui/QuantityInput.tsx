@@ -25,14 +25,7 @@ export function quantityProblem(value: QuantityValue | undefined, label: string)
  * A quantity typed with or without its unit. Text and number are kept apart: what is typed stays as it is until the
  * field is left, and then shows the value in the garden's unit; text that cannot be read stays and says why.
  */
-export function QuantityInput({
-  value,
-  onValue,
-  dimension,
-  onBlur,
-  className = "",
-  ...rest
-}: QuantityInputProps) {
+export function QuantityInput({ value, onValue, dimension, onBlur, className = "", ...rest }: QuantityInputProps) {
   const units = useUnits();
   const shown = typeof value === "number" ? editText(value, dimension, units) : "";
   const [typed, setTyped] = useState<string | null>(null);

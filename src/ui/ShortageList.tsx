@@ -14,7 +14,7 @@ export interface ShortageView {
 const BY_HOW_MUCH: Readonly<Record<ShortageView["kind"], string>> = {
   water: "short that day",
   sites: "sites over that day",
-  salt: "to buy for the whole plan",
+  salt: "to buy",
 };
 
 /** What runs short, the first day of it, and by how much: the same three facts wherever they are shown. */
@@ -41,9 +41,7 @@ export function ShortageList({ shortages }: { shortages: readonly ShortageView[]
             key={`${shortage.kind}-${shortage.name}`}
             className={`border-t border-rule ${index === 0 ? "bg-alarm-pale" : ""}`}
           >
-            <td className="sign whitespace-nowrap py-1.5 pl-2 pr-3 text-lg">
-              {dayInWords(shortage.day, "year")}
-            </td>
+            <td className="sign whitespace-nowrap py-1.5 pl-2 pr-3 text-lg">{dayInWords(shortage.day, "year")}</td>
             <td className="py-1.5">{shortage.name}</td>
             <td className="py-1.5 pr-2 text-right">
               <span className="figure !text-xl">

@@ -20,13 +20,7 @@ export function ShortcutKeys() {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        /^(input|textarea|select)$/iu.test(target.tagName)
-      )
-        return;
+      if (event.ctrlKey || event.metaKey || event.altKey || /^(input|textarea|select)$/iu.test(target.tagName)) return;
       const station = STATION_OF_KEY[event.key];
       if (station && event.timeStamp - waitingSince.current < SECOND_KEY_WITHIN_MS) {
         waitingSince.current = 0;

@@ -25,14 +25,11 @@ export default async function GardenLayout({ children }: { children: ReactNode }
   ];
   return (
     <UnitsProvider units={who.units}>
-      <a
-        href="#sheet"
-        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
-      >
+      <a href="#sheet" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         To the sheet
       </a>
       <div className="md:grid md:grid-cols-[176px_1fr] print:block">
-        <aside className="no-print border-rule bg-ground max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:border-t-2 md:sticky md:top-0 md:h-screen md:border-r">
+        <div className="no-print border-rule bg-ground max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:border-t-2 md:sticky md:top-0 md:h-screen md:border-r">
           <div className="hidden items-start justify-between pb-7 pl-5 pr-1 pt-6 md:flex">
             <div>
               <p className="sign text-2xl">Seed Round</p>
@@ -41,7 +38,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
             <LightSwitch initial={light === "night" || light === "paper" ? light : null} />
           </div>
           <PipeNav stations={stations} />
-        </aside>
+        </div>
         <main id="sheet" className="min-w-0 max-md:pb-20">
           {children}
         </main>

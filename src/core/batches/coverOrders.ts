@@ -68,16 +68,13 @@ export function coverOrders(wish: CoverWish): Cover {
     if (missing <= 1e-6) return;
     const onWeekday = sowDayFor(demand.day, stageDays, wish.sowWeekdays);
     // A crop that would not hold from the nearest sowing weekday is sown on the very day it needs.
-    const sow =
-      onWeekday.daysEarly > serveDays(variety.pattern) ? sowDayFor(demand.day, stageDays) : onWeekday;
+    const sow = onWeekday.daysEarly > serveDays(variety.pattern) ? sowDayFor(demand.day, stageDays) : onWeekday;
     if (sow.sowDay < wish.today) {
       tooLate.push({ ...demand, wanted: missing });
       return;
     }
     const readyDay = sow.boundaries.at(-1)!;
-    const reach = demands
-      .slice(index + 1)
-      .filter((later) => later.day <= readyDay + serveDays(variety.pattern));
+    const reach = demands.slice(index + 1).filter((later) => later.day <= readyDay + serveDays(variety.pattern));
     const units = missing + unmet(reach, lots);
     const targetPlants = Math.ceil(units / perPlant - 1e-9);
     const proposed = {
@@ -88,9 +85,7 @@ export function coverOrders(wish: CoverWish): Cover {
       cells: cellsFor(variety, targetPlants, wish.confidence),
     };
     batches.push(proposed);
-    lots.push(
-      ...lotsOf({ id: -batches.length, varietyId: variety.id, ...proposed, begun: [], clearedDay: null }),
-    );
+    lots.push(...lotsOf({ id: -batches.length, varietyId: variety.id, ...proposed, begun: [], clearedDay: null }));
     lots.sort(byEnd);
     serve({ ...demand, wanted: missing }, lots);
   });
@@ -107,9 +102,7 @@ export function cellsFor(variety: PlanVariety, targetPlants: number, confidence:
     confidence,
   });
   if ("kind" in answer)
-    throw new RangeError(
-      `cellsFor: the seed of ${variety.name} never comes up; its germination or survival is 0`,
-    );
+    throw new RangeError(`cellsFor: the seed of ${variety.name} never comes up; its germination or survival is 0`);
   return answer.cells;
 }
 

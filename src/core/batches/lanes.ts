@@ -28,9 +28,7 @@ interface Busy extends SiteRun {
  */
 export function placeStays(pool: PlanPool, stays: readonly Stay[]): PlacedStay[] {
   const lineStarts = cumulative(pool.sitesPerLine);
-  const order = stays
-    .filter((stay) => stay.to > stay.from)
-    .sort((a, b) => a.from - b.from || a.batchId - b.batchId);
+  const order = stays.filter((stay) => stay.to > stay.from).sort((a, b) => a.from - b.from || a.batchId - b.batchId);
   let busy: Busy[] = [];
   return order.map((stay) => {
     busy = busy.filter((run) => run.until > stay.from);
@@ -65,11 +63,7 @@ function gapsBetween(busy: readonly SiteRun[], sites: number): SiteRun[] {
   return gaps;
 }
 
-function togetherIn(
-  gaps: readonly SiteRun[],
-  plants: number,
-  lineStarts: readonly number[],
-): SiteRun[] | null {
+function togetherIn(gaps: readonly SiteRun[], plants: number, lineStarts: readonly number[]): SiteRun[] | null {
   const aligned = gaps.map((gap) => ({
     start: lineStarts.find((start) => start >= gap.start) ?? gap.end,
     end: gap.end,

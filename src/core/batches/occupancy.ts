@@ -29,10 +29,7 @@ export function occupancy(
 ): PoolOccupancy[] {
   const days = to - from;
   const byPool = new Map(
-    pools.map((pool) => [
-      pool.id,
-      { pool, plants: new Int32Array(days + 1), blocked: new Int32Array(days + 1) },
-    ]),
+    pools.map((pool) => [pool.id, { pool, plants: new Int32Array(days + 1), blocked: new Int32Array(days + 1) }]),
   );
   for (const stay of stays) {
     const entry = byPool.get(stay.poolId);

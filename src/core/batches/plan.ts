@@ -59,9 +59,7 @@ function timelinesOf(input: PlanInput): { variety: PlanVariety; line: Timeline }
   return input.batches.map((batch) => {
     const found = clocks.get(batch.varietyId);
     if (!found)
-      throw new RangeError(
-        `workOutPlan: batch ${batch.id} names variety ${batch.varietyId}, which is not there`,
-      );
+      throw new RangeError(`workOutPlan: batch ${batch.id} names variety ${batch.varietyId}, which is not there`);
     return { variety: found.variety, line: timeline(batch, found.variety, found.clocks, input.today) };
   });
 }
@@ -77,10 +75,7 @@ function deliver(input: PlanInput, timelines: readonly { line: Timeline }[]): De
       return (lot: OpenLot) => varietyOf.get(lot.batchId)!;
     })(),
   );
-  const demandsByVariety = groupBy(
-    demandsOf(input.orders, input.from, input.to),
-    (demand: Demand) => demand.varietyId,
-  );
+  const demandsByVariety = groupBy(demandsOf(input.orders, input.from, input.to), (demand: Demand) => demand.varietyId);
   const deliveries = [...demandsByVariety].flatMap(([varietyId, demands]) =>
     serveAll(demands, lotsByVariety.get(varietyId) ?? []),
   );

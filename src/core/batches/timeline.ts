@@ -54,8 +54,7 @@ export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks,
     const start = event?.day ?? Math.max(due, today);
     starts.push(start);
     plants.push(
-      event?.plants ??
-        Math.min(planned[stage]!, stage > 0 && begun.has(stage - 1) ? plants[stage - 1]! : Infinity),
+      event?.plants ?? Math.min(planned[stage]!, stage > 0 && begun.has(stage - 1) ? plants[stage - 1]! : Infinity),
     );
     due = clocks[stage]!(start);
     plannedEnds.push(due);
@@ -89,10 +88,7 @@ export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks,
  * Plants that a batch needs in each stage: the cells sown first, then just enough that the losses of the stages still
  * to come leave the target. Spare seedlings are not moved on. A plant that is lost keeps its site until the move.
  */
-export function plantsByStage(
-  batch: Pick<PlanBatch, "cells" | "targetPlants">,
-  variety: PlanVariety,
-): number[] {
+export function plantsByStage(batch: Pick<PlanBatch, "cells" | "targetPlants">, variety: PlanVariety): number[] {
   let needed = batch.targetPlants;
   const counts: number[] = [];
   for (let stage = variety.stages.length - 1; stage > 0; stage--) {

@@ -44,12 +44,10 @@ export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay:
         ]
       : [];
   });
-  const missing = (plan: Plan) =>
-    new Map(plan.deliveries.map((d) => [`${d.orderId}/${d.day}`, d.wanted - d.given]));
+  const missing = (plan: Plan) => new Map(plan.deliveries.map((d) => [`${d.orderId}/${d.day}`, d.wanted - d.given]));
   const before = missing(now);
   const orders = moved.deliveries.flatMap((delivery) => {
-    const moreMissing =
-      delivery.wanted - delivery.given - (before.get(`${delivery.orderId}/${delivery.day}`) ?? 0);
+    const moreMissing = delivery.wanted - delivery.given - (before.get(`${delivery.orderId}/${delivery.day}`) ?? 0);
     const { outletName, varietyId, day } = delivery;
     return Math.abs(moreMissing) > 1e-6 ? [{ outletName, varietyId, day, moreMissing }] : [];
   });
@@ -61,12 +59,7 @@ export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay:
  * breaks nothing.
  * @returns null when there is none
  */
-export function mendingSowDay(
-  input: PlanInput,
-  now: Plan,
-  batchId: number,
-  wanted: Day,
-): MoveConsequences | null {
+export function mendingSowDay(input: PlanInput, now: Plan, batchId: number, wanted: Day): MoveConsequences | null {
   const own = input.batches.find((batch) => batch.id === batchId)?.sowDay;
   for (let distance = 1; distance <= MENDING_REACH_DAYS; distance++)
     for (const sowDay of [wanted - distance, wanted + distance]) {

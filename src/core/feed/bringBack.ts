@@ -35,8 +35,7 @@ export interface TankCorrection {
   readonly expectedEcMsPerCm: number;
 }
 
-export type BringBack =
-  TankCorrection | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number };
+export type BringBack = TankCorrection | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number };
 
 /** What no common meter can tell apart. */
 const SAME_EC_MS_PER_CM = 0.01;
@@ -127,11 +126,7 @@ function strengthen(
   let stockEachL = eachFor(0);
   if (tank.volumeL + 2 * stockEachL > largestL) {
     // No room for the stock: what leaves takes its share of the need with it, so the drain is solved together.
-    drainL = riseToZero(
-      0,
-      tank.volumeL / 2,
-      (letOutL) => largestL - (tank.volumeL - letOutL + 2 * eachFor(letOutL)),
-    );
+    drainL = riseToZero(0, tank.volumeL / 2, (letOutL) => largestL - (tank.volumeL - letOutL + 2 * eachFor(letOutL)));
     stockEachL = eachFor(drainL);
   }
   const end = after(stockEachL, drainL);

@@ -26,8 +26,7 @@ export const CAUTIONS = {
     more: "Pumps, lamps and heat mats near water belong on a residual-current protected circuit with a drip loop, fitted by a licensed electrician.",
   },
   sprouts: {
-    short:
-      "Shoots carry a food-safety risk: food-grade seed, clean trays, cold chain; throw mouldy trays away.",
+    short: "Shoots carry a food-safety risk: food-grade seed, clean trays, cold chain; throw mouldy trays away.",
     more: "Root hairs are not mould: they are white, even and vanish when misted; mould is patchy, grey and smells. Follow the local food-safety rules.",
   },
 } as const satisfies Record<string, Caution>;

@@ -112,10 +112,7 @@ function correct(input: DoseSlipInput): BringBack {
   });
 }
 
-function strengthSteps(
-  correction: Exclude<BringBack, { kind: "water-too-strong" }>,
-  input: DoseSlipInput,
-): SlipStep[] {
+function strengthSteps(correction: Exclude<BringBack, { kind: "water-too-strong" }>, input: DoseSlipInput): SlipStep[] {
   const steps: SlipStep[] = [];
   if (correction.drainL >= 0.5)
     steps.push({ do: "drain", litres: correction.drainL, note: "there is no room for what has to go in" });
@@ -191,8 +188,7 @@ function changeWords({ reading, before }: DoseSlipInput): string[] {
   if (!before) return [];
   const ec = reading.ecMsPerCm - before.ecMsPerCm;
   const level = reading.levelL - before.levelL;
-  if (level < -2 && ec < -0.03)
-    return ["Strength and level fell together: the plants eat faster than they drink."];
+  if (level < -2 && ec < -0.03) return ["Strength and level fell together: the plants eat faster than they drink."];
   if (level < -2 && ec > 0.03)
     return ["Strength rose as the level fell: the plants drink faster than they eat; top up weaker."];
   return [];
@@ -207,9 +203,7 @@ function stateWords({ reading, bands, workingL }: DoseSlipInput): string[] {
   if (reading.ph < bands.phLow)
     words.push("pH is under its band: ammonium, low light, or roots in trouble; look at the roots.");
   if (reading.waterC > 25)
-    words.push(
-      "Over 25 °C roots want more oxygen than warm water holds: shade the tank and run the pump longer.",
-    );
+    words.push("Over 25 °C roots want more oxygen than warm water holds: shade the tank and run the pump longer.");
   if (reading.levelL < workingL * (1 - LEVEL_SLACK))
     words.push(`The tank is ${Math.round(workingL - reading.levelL)} L below its working level.`);
   return words.length ? words : ["Strength, pH and level are where they should be."];

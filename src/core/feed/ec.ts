@@ -69,8 +69,7 @@ export function ecOfIons(ions: IonAmounts): number {
   return solution.carriers.reduce((ec, { lambda0, charge, molPerL }) => {
     if (charge === 0) return ec;
     return (
-      ec +
-      lambda0 * molPerL * activity(charge, solution.ionicStrength) ** exponent(charge, solution.ionicStrength)
+      ec + lambda0 * molPerL * activity(charge, solution.ionicStrength) ** exponent(charge, solution.ionicStrength)
     );
   }, 0);
 }
@@ -120,8 +119,7 @@ function pairUp(ions: IonAmounts): { readonly carriers: readonly Carrier[]; read
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const gamma = [1, activity(1, ionicStrength), activity(2, ionicStrength)];
     const conditional = (pair: PairCarrier) =>
-      (pair.constant * gamma[pair.cation.charge]! * gamma[-pair.anion.charge]!) /
-      gamma[Math.abs(pair.charge)]!;
+      (pair.constant * gamma[pair.cation.charge]! * gamma[-pair.anion.charge]!) / gamma[Math.abs(pair.charge)]!;
     for (const ion of all) ion.bound = 0;
     for (const pair of pairs) pair.cation.bound += conditional(pair) * pair.anion.molPerL;
     let change = settle(all, 1);

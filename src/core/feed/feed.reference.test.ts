@@ -11,20 +11,12 @@ import { acidAmount, acidMeqPerL, phAfterAcid } from "./phDose";
 import { SALT_LIBRARY, stockFor, type Salt } from "./salts";
 import { saltsForRecipe } from "./saltsForRecipe";
 import { strengthForEc } from "./scaleToEc";
-import {
-  concentrationFactor,
-  stockConflict,
-  stockDaysLeft,
-  stockMl,
-  stockSolubility,
-  stockTankG,
-} from "./stocks";
+import { concentrationFactor, stockConflict, stockDaysLeft, stockMl, stockSolubility, stockTankG } from "./stocks";
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- reference files hold many shapes
 type Case = { name: string; given: any; expect: any; tol?: any };
 const named = (name: string): Salt => SALT_LIBRARY.find((salt) => salt.name === name)!;
-const convention = (given: { ratioConvention?: string }) =>
-  given.ratioConvention?.startsWith("to") ? "to" : "in";
+const convention = (given: { ratioConvention?: string }) => (given.ratioConvention?.startsWith("to") ? "to" : "in");
 const within = (found: number, want: number, rel: number, abs = 1e-9) =>
   expect(Math.abs(found - want)).toBeLessThanOrEqual(Math.max(abs, Math.abs(want) * rel));
 const having = (file: { cases: unknown }, key: string) =>
@@ -34,17 +26,11 @@ test.each(having(ec, "ions_mmolL"))("EC of ions: $name", ({ given, expect: want 
   within(ecOfIons(given.ions_mmolL), want.ec_mScm, 0.002),
 );
 test.each(having(ec, "factorFree"))("$name", ({ given, expect: want, tol }) =>
-  within(
-    strengthForEc(given.recipe_mmolL, given.water_mmolL, given.targetEC_mScm) as number,
-    want.factorFree,
-    tol.rel,
-  ),
+  within(strengthForEc(given.recipe_mmolL, given.water_mmolL, given.targetEC_mScm) as number, want.factorFree, tol.rel),
 );
 
 test.each(
-  (saltCases.cases as Case[]).filter(
-    (entry) => entry.expect.pct && SALT_LIBRARY.some((s) => s.name === entry.name),
-  ),
+  (saltCases.cases as Case[]).filter((entry) => entry.expect.pct && SALT_LIBRARY.some((s) => s.name === entry.name)),
 )("salt composition: $name", ({ name, expect: want }) => {
   for (const [nutrient, percent] of Object.entries(want.pct as Record<string, number>))
     within(named(name).percent[nutrient as "K"]!, percent, 0, 0.02);
@@ -61,9 +47,7 @@ test.each(having(stocks, "g_per_1000L").filter(({ given }) => given.recipe_mmolL
   "$name",
   ({ given, expect: want }) => {
     const solution = saltsForRecipe(toMgPerL(given.recipe_mmolL), given.salts.map(named));
-    given.salts.forEach((name: string, i: number) =>
-      within(solution.gPer1000L[i]!, want.g_per_1000L[name], 0.001),
-    );
+    given.salts.forEach((name: string, i: number) => within(solution.gPer1000L[i]!, want.g_per_1000L[name], 0.001));
   },
 );
 test.each(having(stocks, "mass_g_per_tank"))("$name", ({ given, expect: want }) => {
@@ -79,9 +63,7 @@ test.each(having(stocks, "sameStockTank"))("in one stock: $name", ({ given, expe
   const acids: Record<string, Partial<Salt>> = {
     phosphoric: { percent: { P: 26 }, acid: true }, sulfuric: { percent: { S: 12 }, acid: true }, nitric: { percent: { "NO3-N": 8 }, acid: true },
   }; // prettier-ignore
-  const salts = given.sameStockTank.map(
-    (name: string) => named(name) ?? { name, ...acids[name.split(" ")[0]!] },
-  );
+  const salts = given.sameStockTank.map((name: string) => named(name) ?? { name, ...acids[name.split(" ")[0]!] });
   expect([...(stockConflict(salts)?.ions ?? [])]).toEqual(want.reasonIons);
 });
 test.each(having(stocks, "dissolves"))("dissolves? $name", ({ given, expect: want }) => {
@@ -91,11 +73,7 @@ test.each(having(stocks, "dissolves"))("dissolves? $name", ({ given, expect: wan
     solubilityGPerL: given.solubility_gL.gL,
     gPer1000L: given.g_per_1000L,
   };
-  const found = stockSolubility(
-    [salt],
-    concentrationFactor(given.ratio_R, convention(given)),
-    given.coldest_C,
-  );
+  const found = stockSolubility([salt], concentrationFactor(given.ratio_R, convention(given)), given.coldest_C);
   within(found.fractions[0]!.gPerL, want.stock_gL, 0.002);
   within(found.fractions[0]!.limitGPerL, want.limit_gL, 0.002);
   expect(found.verdict !== "does-not-dissolve").toBe(want.dissolves);
@@ -106,9 +84,7 @@ test.each(having(stocks, "sumOfFractions"))("dissolve together? $name", ({ given
     ...named(name), gPer1000L, solubilityGPerL: given.solubility_gL[name].gL,
   })); // prettier-ignore
   const found = stockSolubility(salts, given.ratio_R, given.coldest_C);
-  expect(found.verdict).toBe(
-    { ok: "clear", warn: "close", refuse: "does-not-dissolve" }[want.verdict as "ok"],
-  );
+  expect(found.verdict).toBe({ ok: "clear", warn: "close", refuse: "does-not-dissolve" }[want.verdict as "ok"]);
 });
 test.each(having(stocks, "wholeDaysLeft"))("days left: $name", ({ given, expect: want }) => {
   const days = stockDaysLeft(

@@ -89,12 +89,7 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
   };
 }
 
-function stockSheet(
-  tank: StockTank,
-  input: FeedSheetInput,
-  gPer1000L: readonly number[],
-  factor: number,
-): StockSheet {
+function stockSheet(tank: StockTank, input: FeedSheetInput, gPer1000L: readonly number[], factor: number): StockSheet {
   const own = input.salts
     .map((salt, index) => ({ ...salt, gPer1000L: gPer1000L[index]! }))
     .filter((salt) => salt.stock === tank.letter && salt.gPer1000L > 0);

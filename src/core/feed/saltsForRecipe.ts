@@ -77,10 +77,7 @@ export function elementsOfSalts(
   return sum;
 }
 
-function nonNegativeLeastSquares(
-  columns: readonly (readonly number[])[],
-  rightSide: readonly number[],
-): number[] {
+function nonNegativeLeastSquares(columns: readonly (readonly number[])[], rightSide: readonly number[]): number[] {
   const x = columns.map(() => 0);
   const passive = new Set<number>();
   for (let round = 0; round < 10 * (columns.length + 1); round++) {
@@ -97,10 +94,7 @@ function nonNegativeLeastSquares(
         members.map((j) => columns[j]!),
         rightSide,
       );
-      const step = Math.min(
-        1,
-        ...members.map((j, i) => (solved[i]! <= 0 ? x[j]! / (x[j]! - solved[i]!) : 1)),
-      );
+      const step = Math.min(1, ...members.map((j, i) => (solved[i]! <= 0 ? x[j]! / (x[j]! - solved[i]!) : 1)));
       members.forEach((j, i) => (x[j] = x[j]! + step * (solved[i]! - x[j]!)));
       const leaving = members.filter((j, i) => x[j]! <= 1e-12 && solved[i]! <= 0);
       leaving.forEach((j) => {
@@ -116,15 +110,12 @@ function nonNegativeLeastSquares(
 /** Normal equations with a ridge far below weighing accuracy: two salts of the same make-up stay solvable. */
 function leastSquares(columns: readonly (readonly number[])[], rightSide: readonly number[]): number[] {
   const n = columns.length;
-  const matrix = columns.map((a, i) =>
-    columns.map((b, j) => dot(a, b) + (i === j ? 1e-16 + 1e-13 * dot(a, a) : 0)),
-  );
+  const matrix = columns.map((a, i) => columns.map((b, j) => dot(a, b) + (i === j ? 1e-16 + 1e-13 * dot(a, a) : 0)));
   const vector = columns.map((column) => dot(column, rightSide));
   for (let pivot = 0; pivot < n; pivot++) {
     for (let row = pivot + 1; row < n; row++) {
       const factor = matrix[row]![pivot]! / matrix[pivot]![pivot]!;
-      for (let column = pivot; column < n; column++)
-        matrix[row]![column]! -= factor * matrix[pivot]![column]!;
+      for (let column = pivot; column < n; column++) matrix[row]![column]! -= factor * matrix[pivot]![column]!;
       vector[row]! -= factor * vector[pivot]!;
     }
   }

@@ -14,11 +14,7 @@ const GREATEST_STRENGTH = 8;
  * @throws RangeError when even eight-fold strength stays under it
  * @source bisection on ecOfIons; tests/reference/feed/ec.json, "scale"
  */
-export function strengthForEc(
-  recipe: IonAmounts,
-  water: IonAmounts,
-  ecMsPerCm: number,
-): number | "water-too-strong" {
+export function strengthForEc(recipe: IonAmounts, water: IonAmounts, ecMsPerCm: number): number | "water-too-strong" {
   requireRange("strengthForEc", "ecMsPerCm", ecMsPerCm, 0, 20);
   const ecAt = (factor: number) => ecOfIons(mixIons([[1, water], [factor, recipe]])); // prettier-ignore
   if (ecAt(0) >= ecMsPerCm) return "water-too-strong";

@@ -134,11 +134,7 @@ function isMacroSulfate(salt: Pick<Salt, "percent">): boolean {
 }
 
 /** Whole and exact days that a stock tank lasts. @example stockDaysLeft(80, 2400, 100).whole // 3 */
-export function stockDaysLeft(
-  leftL: number,
-  feedLpd: number,
-  factor: number,
-): { exact: number; whole: number } {
+export function stockDaysLeft(leftL: number, feedLpd: number, factor: number): { exact: number; whole: number } {
   requireRange("stockDaysLeft", "leftL", leftL, 0);
   const exact = feedLpd > 0 ? leftL / (feedLpd / factor) : Infinity;
   return { exact, whole: Math.floor(exact + 1e-9) };

@@ -44,8 +44,7 @@ function middleOf(year: number, month: number): number {
  * @example stageEnd(dayFromIso("2027-05-07"), Array(12).fill(10)) // 2027-05-17
  */
 export function stageEnd(start: Day, byMonth: DaysByMonth): Day {
-  if (byMonth.length !== 12)
-    throw new RangeError(`stageEnd: byMonth has ${byMonth.length} values; it must have 12`);
+  if (byMonth.length !== 12) throw new RangeError(`stageEnd: byMonth has ${byMonth.length} values; it must have 12`);
   byMonth.forEach((days) => requireRange("stageEnd", "byMonth", days, 0.01, 400));
   let progress = 0;
   let day = start;
@@ -81,8 +80,7 @@ export function stageClock(byMonth: DaysByMonth, from: Day, to: Day): (start: Da
   for (let i = 0; i < span; i++) progress[i + 1] = progress[i]! + 1 / daily[i]!;
   return (start) => {
     const offset = start - from;
-    if (offset < 0 || offset >= span || progress[span]! - progress[offset]! < 1)
-      return stageEnd(start, byMonth);
+    if (offset < 0 || offset >= span || progress[span]! - progress[offset]! < 1) return stageEnd(start, byMonth);
     const wanted = progress[offset]! + COMPLETE;
     let low = offset;
     let high = span;

@@ -18,12 +18,7 @@ export interface Densities {
  * @source plants ÷ area; cases in tests/reference/place/counts.json
  * @example densities(360, 7.2, 27.72, 72).perM2OfLine // 50
  */
-export function densities(
-  plants: number,
-  lineAreaM2: number,
-  standAreaM2: number,
-  houseAreaM2: number,
-): Densities {
+export function densities(plants: number, lineAreaM2: number, standAreaM2: number, houseAreaM2: number): Densities {
   requireRange("densities", "plants", plants, 0);
   requireRange("densities", "lineAreaM2", lineAreaM2, Number.MIN_VALUE);
   requireRange("densities", "standAreaM2", standAreaM2, Number.MIN_VALUE);

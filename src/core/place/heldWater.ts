@@ -9,12 +9,7 @@ export const FILM_DEPTH_MM = 4;
  * @source box volume; cases in tests/reference/place/held-water.json
  * @example rectangularChannelL(100, 30, 6, 10) // 180
  */
-export function rectangularChannelL(
-  widthMm: number,
-  waterDepthMm: number,
-  lengthM: number,
-  lines: number,
-): number {
+export function rectangularChannelL(widthMm: number, waterDepthMm: number, lengthM: number, lines: number): number {
   requireRange("rectangularChannelL", "widthMm", widthMm, 0, 5000);
   requireRange("rectangularChannelL", "waterDepthMm", waterDepthMm, 0, 2000);
   return (widthMm / 1000) * (waterDepthMm / 1000) * lengthM * lines * 1000;

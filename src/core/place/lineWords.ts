@@ -1,4 +1,5 @@
-import { STAND_KIND_WORDS, type StandSpec } from "./stand";
+import { STAND_KIND_WORDS, type StandSpec, type TrayRack } from "./stand";
+import { trayRack } from "./trayRack";
 import { standCounts } from "./standCounts";
 import { lineLabel } from "./standLayout";
 
@@ -37,18 +38,37 @@ export function lineWords(stands: readonly PoolStand[], lines: readonly number[]
 }
 
 function standLineWords(spec: StandSpec, lines: readonly number[]): string {
-  if (spec.kind === "tray-rack") {
-    const [start, end] = [lineLabel(spec, lines[0]!), lineLabel(spec, lines.at(-1)!)];
-    return lines.length === 1 ? start : `${start} to ${end}`;
-  }
+  if (spec.kind === "tray-rack") return trayWords(spec, lines);
   const word = STAND_KIND_WORDS[spec.kind].line;
-  const runs: [number, number][] = [];
-  for (const line of lines) {
-    const last = runs.at(-1);
-    if (last && last[1] === line - 1) last[1] = line;
-    else runs.push([line, line]);
-  }
+  const runs = runsOf(lines);
   const names = runs.map(([a, b]) => (a === b ? `${a + 1}` : `${a + 1}–${b + 1}`));
   const list = names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : names[0]!;
   return `${word}${lines.length > 1 ? "s" : ""} ${list}`;
+}
+
+/** Trays shelf by shelf: "shelf 5, trays 1–2; shelf 6, tray 1". */
+function trayWords(spec: TrayRack, lines: readonly number[]): string {
+  const perShelf = Math.max(1, trayRack(spec).traysPerShelf);
+  const shelves = [...new Set(lines.map((line) => Math.floor(line / perShelf)))];
+  return shelves
+    .map((shelf) => {
+      const trays = lines.filter((line) => Math.floor(line / perShelf) === shelf);
+      const [head] = lineLabel(spec, trays[0]!).split(", tray ");
+      const names = runsOf(trays.map((line) => line % perShelf)).map(([a, b]) =>
+        a === b ? `${a + 1}` : `${a + 1}–${b + 1}`,
+      );
+      return `${head}, tray${trays.length > 1 ? "s" : ""} ${names.join(", ")}`;
+    })
+    .join("; ");
+}
+
+/** Neighbours drawn together as [first, last]. */
+function runsOf(numbers: readonly number[]): [number, number][] {
+  const runs: [number, number][] = [];
+  for (const number of numbers) {
+    const last = runs.at(-1);
+    if (last && last[1] === number - 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs;
 }

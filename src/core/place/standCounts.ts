@@ -45,9 +45,7 @@ function channelBank(spec: ChannelBank): StandCounts {
   const warnings: string[] = [];
   if (along.sites === 0) warnings.push("The line is shorter than its two end margins: no site fits.");
   if (web.tooThin)
-    warnings.push(
-      `Only ${web.webMm.toFixed(0)} mm of channel is left between holes; 25 mm keeps it from tearing.`,
-    );
+    warnings.push(`Only ${web.webMm.toFixed(0)} mm of channel is left between holes; 25 mm keeps it from tearing.`);
   if (spec.holeMm / 1000 > spec.channelWidthM) warnings.push("The hole is wider than the channel.");
   if (spec.fallOneIn === 0 || spec.fallOneIn > 100) warnings.push("A fall under 1:100 lets the film pond.");
   else if (spec.fallOneIn < 25) warnings.push("A fall over 1:25 lets the film run thin.");
@@ -80,8 +78,7 @@ function dripBeds(spec: DripBeds): StandCounts {
 function bucketLine(spec: BucketLine): StandCounts {
   const sitesPerLine = spec.bucketsPerLine * spec.plantsPerBucket;
   const warnings = spec.lines > 1 ? reachWarnings(0, spec.aisleM, true) : [];
-  if (spec.bucketDiameterM > spec.bucketSpacingM)
-    warnings.unshift("The buckets are wider than their spacing.");
+  if (spec.bucketDiameterM > spec.bucketSpacingM) warnings.unshift("The buckets are wider than their spacing.");
   return {
     lines: spec.lines,
     sitesPerLine,
@@ -109,8 +106,6 @@ function reachWarnings(blockM: number, aisleM: number, hasAisles: boolean): stri
   if (hasAisles && aisleM < LEAST_AISLE_M - 1e-9)
     warnings.push("An aisle under 0.6 m is hard to work in; 0.9 m is accessible.");
   if (blockM > REACH_FROM_TWO_SIDES_M + 1e-9)
-    warnings.push(
-      `A block ${blockM.toFixed(2)} m wide is past the 1.2 m that arms reach from its two sides.`,
-    );
+    warnings.push(`A block ${blockM.toFixed(2)} m wide is past the 1.2 m that arms reach from its two sides.`);
   return warnings;
 }

@@ -28,9 +28,7 @@ export function standFlow(spec: StandSpec): StandFlow {
         lines,
         sitesPerLine,
         lineFlowLph:
-          emittersPerLateral(spec.lineLengthM, spec.emitterSpacingM) *
-          spec.lateralsPerBed *
-          spec.emitterFlowLph,
+          emittersPerLateral(spec.lineLengthM, spec.emitterSpacingM) * spec.lateralsPerBed * spec.emitterFlowLph,
         linesPerValve: spec.linesPerValve,
         limited: true,
       };

@@ -115,9 +115,7 @@ function parallelLines(
 function rackLayout(spec: TrayRack): StandLayout {
   const { traysPerShelf, traysLengthwise } = trayRack(spec);
   const lengthwise = traysLengthwise === traysPerShelf;
-  const [trayXM, trayYM] = lengthwise
-    ? [spec.trayLengthM, spec.trayWidthM]
-    : [spec.trayWidthM, spec.trayLengthM];
+  const [trayXM, trayYM] = lengthwise ? [spec.trayLengthM, spec.trayWidthM] : [spec.trayWidthM, spec.trayLengthM];
   const perRow = Math.max(1, Math.floor((spec.shelfLengthM + 0.001) / trayXM + 1e-9));
   const lines: RectM[] = [];
   for (let rack = 0; rack < spec.racks; rack++) {
@@ -161,9 +159,7 @@ function bucketPoints(spec: BucketLine): PointM[] {
 function cellPoints(spec: TrayRack): PointM[] {
   const { traysPerShelf, traysLengthwise } = trayRack(spec);
   const [lengthM, widthM] =
-    traysLengthwise === traysPerShelf
-      ? [spec.trayLengthM, spec.trayWidthM]
-      : [spec.trayWidthM, spec.trayLengthM];
+    traysLengthwise === traysPerShelf ? [spec.trayLengthM, spec.trayWidthM] : [spec.trayWidthM, spec.trayLengthM];
   const across = nearestGrid(spec.cellsPerTray, widthM / lengthM);
   const along = Math.ceil(spec.cellsPerTray / across);
   return points(spec.cellsPerTray, (cell) => ({
@@ -174,13 +170,8 @@ function cellPoints(spec: TrayRack): PointM[] {
 
 function nearestGrid(cells: number, widthPerLength: number): number {
   const ideal = Math.sqrt(cells * widthPerLength);
-  const divisors = Array.from({ length: cells }, (_, index) => index + 1).filter(
-    (count) => cells % count === 0,
-  );
-  return divisors.reduce(
-    (best, count) => (Math.abs(count - ideal) < Math.abs(best - ideal) ? count : best),
-    1,
-  );
+  const divisors = Array.from({ length: cells }, (_, index) => index + 1).filter((count) => cells % count === 0);
+  return divisors.reduce((best, count) => (Math.abs(count - ideal) < Math.abs(best - ideal) ? count : best), 1);
 }
 
 function points(count: number, at: (site: number) => PointM): PointM[] {

@@ -95,13 +95,7 @@ function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
 /** Due where the last reading and the days since say that the tank is low; today's reading brings a slip of its own. */
 function topUpItem(loop: RoundLoop, stop: Stop, today: Day): RoundItem | null {
   const last = loop.lastReading;
-  if (
-    loop.feeding === "injector" ||
-    !last ||
-    last.levelL === null ||
-    last.day >= today ||
-    !loop.feed?.strength
-  )
+  if (loop.feeding === "injector" || !last || last.levelL === null || last.day >= today || !loop.feed?.strength)
     return null;
   const expectedL = Math.max(0, last.levelL - loop.needLpd * (today - last.day));
   const litres = loop.workingL - expectedL;
@@ -121,10 +115,7 @@ function topUpItem(loop: RoundLoop, stop: Stop, today: Day): RoundItem | null {
 }
 
 /** Stock or salts for a volume of feed at full strength. */
-export function feedAmounts(
-  loop: Pick<RoundLoop, "feeding" | "feed" | "saltNames">,
-  litres: number,
-): Amount[] {
+export function feedAmounts(loop: Pick<RoundLoop, "feeding" | "feed" | "saltNames">, litres: number): Amount[] {
   const { feed } = loop;
   if (!feed) return [];
   if (loop.feeding !== "dry")
@@ -178,10 +169,7 @@ function placeWords(pool: RoundPool, placed: PlacedStay): string {
 }
 
 function poolItems(pool: RoundPool, input: RoundInput): RoundItem[] {
-  return pool.placed.flatMap((placed) => [
-    ...beginItems(pool, placed, input),
-    ...washItems(pool, placed, input),
-  ]);
+  return pool.placed.flatMap((placed) => [...beginItems(pool, placed, input), ...washItems(pool, placed, input)]);
 }
 
 /** Sowing and moving: a stage that is due and has not begun. Plants move only once they stand in the stage before. */
@@ -263,9 +251,7 @@ function washItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Roun
 }
 
 function pickItems(input: RoundInput): RoundItem[] {
-  const recent = input.plan.deliveries.filter(
-    (d) => d.day <= input.today && d.day > input.today - ROLL_OVER_DAYS,
-  );
+  const recent = input.plan.deliveries.filter((d) => d.day <= input.today && d.day > input.today - ROLL_OVER_DAYS);
   return recent.flatMap((delivery) =>
     delivery.parts.flatMap((part) => {
       const batch = input.plan.batches.find((candidate) => candidate.batch.id === part.batchId);
@@ -283,8 +269,7 @@ function pickItems(input: RoundInput): RoundItem[] {
           stop: poolStop(pool),
           title: `Pick ${batch.variety.name} for ${delivery.outletName}${where}`,
           figure: { value: part.units, dimension: "ratio" as const, word: batch.variety.unit },
-          detail:
-            delivery.day === input.today ? "for today" : `was for ${dayInWords(delivery.day, "weekday")}`,
+          detail: delivery.day === input.today ? "for today" : `was for ${dayInWords(delivery.day, "weekday")}`,
           amounts: [],
           cautions: batch.variety.unit.includes("tray") ? (["sprouts"] as const) : [],
           ageDays: input.today - delivery.day,

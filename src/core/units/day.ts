@@ -21,8 +21,7 @@ export function dayFromIso(iso: string): Day {
   const match = ISO_DAY.exec(iso);
   const ms = match ? Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3])) : Number.NaN;
   const day = ms / MS_PER_DAY;
-  if (!match || isoFromDay(day) !== iso)
-    throw new RangeError(`dayFromIso: "${iso}" is not a date YYYY-MM-DD`);
+  if (!match || isoFromDay(day) !== iso) throw new RangeError(`dayFromIso: "${iso}" is not a date YYYY-MM-DD`);
   return day;
 }
 
@@ -57,15 +56,7 @@ export function nextWeekday(day: Day, weekday: number): Day {
   return day + ((weekday - weekdayOf(day) + 7) % 7);
 }
 
-export const WEEKDAYS = [
-  "Monday",
-  "Tuesday",
-  "Wednesday",
-  "Thursday",
-  "Friday",
-  "Saturday",
-  "Sunday",
-] as const;
+export const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
 export const MONTHS = [
   "January", "February", "March", "April", "May", "June",
   "July", "August", "September", "October", "November", "December",

@@ -1,11 +1,4 @@
-import {
-  DIMENSIONS,
-  fromBase,
-  preferredUnit,
-  type Dimension,
-  type Unit,
-  type UnitPreferences,
-} from "./dimensions";
+import { DIMENSIONS, fromBase, preferredUnit, type Dimension, type Unit, type UnitPreferences } from "./dimensions";
 
 /** A quantity ready to be shown: the figure and its unit apart, so that they can be set in different sizes. */
 export interface FormattedQuantity {
@@ -36,11 +29,7 @@ const DECIMALS: Partial<Record<Dimension, number>> = {
  * @param value in the dimension's inside unit (m, L, L/h, mS/cm, °C, g, share as a fraction …)
  * @example formatQuantity(11200, "volume", METRIC) // { figure: "11 200", unit: "L" } (thin space)
  */
-export function formatQuantity(
-  value: number,
-  dimension: Dimension,
-  preferences: UnitPreferences,
-): FormattedQuantity {
+export function formatQuantity(value: number, dimension: Dimension, preferences: UnitPreferences): FormattedQuantity {
   const preferred = preferredUnit(dimension, preferences);
   const shown = stepUnit(value, dimension, preferred);
   const figure = formatNumber(fromBase(value, shown), decimalsFor(fromBase(value, shown), dimension, shown));

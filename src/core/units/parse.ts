@@ -1,11 +1,4 @@
-import {
-  DIMENSIONS,
-  preferredUnit,
-  toBase,
-  type Dimension,
-  type Unit,
-  type UnitPreferences,
-} from "./dimensions";
+import { DIMENSIONS, preferredUnit, toBase, type Dimension, type Unit, type UnitPreferences } from "./dimensions";
 
 /** What a typed quantity means: a number in the inside unit, nothing at all, or a reason why it cannot be read. */
 export type ParsedQuantity =
@@ -13,7 +6,8 @@ export type ParsedQuantity =
   | { readonly kind: "empty" }
   | { readonly kind: "unreadable"; readonly message: string };
 
-const PART = /([-+−]?[\d.,\s\u00a0\u202f]*\d)\s*([^\d\s.,+−-][^\d]*)?/gu;
+// A number and what follows it; the units that hold a digit of their own are named first.
+const PART = /([-+−]?[\d.,\s\u00a0\u202f]*\d)\s*(ppm\s*[×x]?\s*[57]00|(?:m|ft)[23](?!\d)|[^\d\s.,+−-][^\d]*)?/giu;
 
 /**
  * Reads a quantity as a person types it: with or without a unit, with a decimal point or comma, in one or two
@@ -25,11 +19,7 @@ const PART = /([-+−]?[\d.,\s\u00a0\u202f]*\d)\s*([^\d\s.,+−-][^\d]*)?/gu;
  * @returns the value in the dimension's first unit, or why it cannot be read
  * @example parseQuantity("3 ft 6", "length", METRIC) // { kind: "value", value: 1.0668 }
  */
-export function parseQuantity(
-  text: string,
-  dimension: Dimension,
-  preferences: UnitPreferences,
-): ParsedQuantity {
+export function parseQuantity(text: string, dimension: Dimension, preferences: UnitPreferences): ParsedQuantity {
   const trimmed = text.trim();
   if (trimmed === "") return { kind: "empty" };
   const units = DIMENSIONS[dimension];
@@ -68,7 +58,10 @@ function parseNumber(raw: string): number | string {
 
 function findUnit(units: readonly Unit[], symbol: string): Unit | undefined {
   const exact = units.find((unit) => unit.symbol === symbol);
-  const lower = symbol.toLowerCase();
+  const lower = symbol
+    .toLowerCase()
+    .replaceAll(/\s+/gu, " ")
+    .replace(/^ppm ?[x×]? ?/u, "ppm");
   return exact ?? units.find((unit) => unit.symbol.toLowerCase() === lower || unit.aliases.includes(lower));
 }
 

@@ -10,13 +10,7 @@
  * @throws RangeError when `value` is not a number in the range
  * @example requireRange("lineSites", "pitchM", 0.25, 0.01, 10) // 0.25
  */
-export function requireRange(
-  where: string,
-  name: string,
-  value: number,
-  min: number,
-  max = Infinity,
-): number {
+export function requireRange(where: string, name: string, value: number, min: number, max = Infinity): number {
   // Written so that NaN fails too.
   if (!(value >= min && value <= max)) {
     const range = max === Infinity ? `at least ${min}` : `from ${min} to ${max}`;
@@ -26,15 +20,8 @@ export function requireRange(
 }
 
 /** As `requireRange`, for counts: a whole number in the range. */
-export function requireWhole(
-  where: string,
-  name: string,
-  value: number,
-  min: number,
-  max = Infinity,
-): number {
+export function requireWhole(where: string, name: string, value: number, min: number, max = Infinity): number {
   requireRange(where, name, value, min, max);
-  if (!Number.isInteger(value))
-    throw new RangeError(`${where}: ${name} is ${value}; it must be a whole number`);
+  if (!Number.isInteger(value)) throw new RangeError(`${where}: ${name} is ${value}; it must be a whole number`);
   return value;
 }

@@ -115,15 +115,7 @@ export function ladder(input: LadderInput): Ladder {
 function rung(parts: Omit<Rung, "ratio" | "verdict">): Rung {
   const ratio = parts.wants > 0 ? parts.has / parts.wants : Infinity;
   const verdict =
-    parts.wants <= 0
-      ? "idle"
-      : ratio < 1 - 1e-9
-        ? "short"
-        : ratio < 1.1
-          ? "tight"
-          : ratio <= 1.5
-            ? "fits"
-            : "ample";
+    parts.wants <= 0 ? "idle" : ratio < 1 - 1e-9 ? "short" : ratio < 1.1 ? "tight" : ratio <= 1.5 ? "fits" : "ample";
   return { ...parts, ratio, verdict };
 }
 
@@ -137,8 +129,7 @@ function sourceRung({ garden }: LadderInput): Rung {
     wants: garden.needLpd,
     dimension: "volume",
     how: "What well, mains and carried water may give in a day, and what the store can add, against the litres that all plants drink today.",
-    eases:
-      rainLpd > 0 ? [`Without the store the other sources leave ${Math.round(rainLpd)} L a day unmet.`] : [],
+    eases: rainLpd > 0 ? [`Without the store the other sources leave ${Math.round(rainLpd)} L a day unmet.`] : [],
   });
 }
 
@@ -161,20 +152,12 @@ function storeRung({ garden }: LadderInput): Rung {
   });
 }
 
-function pumpRung(
-  pump: PumpSystem,
-  flowLph: number,
-  wantedLph: number,
-  turns: number,
-  totalLph: number,
-): Rung {
+function pumpRung(pump: PumpSystem, flowLph: number, wantedLph: number, turns: number, totalLph: number): Rung {
   const eases: string[] = [];
   if (flowLph < wantedLph) {
     const moreTurns = flowLph > 0 ? Math.ceil(totalLph / flowLph) : null;
     if (moreTurns && moreTurns > turns)
-      eases.push(
-        `Run the banks in ${moreTurns} turns: each then wants ${Math.round(totalLph / moreTurns)} L/h.`,
-      );
+      eases.push(`Run the banks in ${moreTurns} turns: each then wants ${Math.round(totalLph / moreTurns)} L/h.`);
     const lower = pumpDuty({ ...pump, staticLiftM: pump.staticLiftM - 0.1 }).flowLph;
     eases.push(`Each 10 cm less lift brings ${Math.round(lower - flowLph)} L/h more.`);
     const bore = BORES_MM.find((candidate) => candidate > pump.pipe.boreMm * 1.05);
@@ -266,9 +249,7 @@ function lineRung(stand: LadderStand, pumpLph: number, wantedLph: number): Rung 
   return rung({
     kind: "line",
     name: `One line of ${stand.name}`,
-    detail: stand.limited
-      ? "emitters give at most their nominal flow"
-      : "open spigots; 1–2 L/min is the usual band",
+    detail: stand.limited ? "emitters give at most their nominal flow" : "open spigots; 1–2 L/min is the usual band",
     has: stand.limited ? Math.min(share, stand.lineFlowLph) : share,
     wants: stand.lineFlowLph,
     dimension: stand.limited ? "flow" : "lineFlow",

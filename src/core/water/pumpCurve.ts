@@ -20,8 +20,7 @@ export interface PumpCurve {
  * @source Fritsch and Butland 1984; Moler, Numerical Computing, ch. 3
  */
 export function pumpCurve(points: readonly PumpPoint[]): PumpCurve {
-  if (points.length < 2)
-    throw new RangeError(`pumpCurve: points has ${points.length}; it must have at least 2`);
+  if (points.length < 2) throw new RangeError(`pumpCurve: points has ${points.length}; it must have at least 2`);
   points.forEach((point, index) => {
     if (index > 0 && !(point.flowLph > points[index - 1]!.flowLph))
       throw new RangeError(`pumpCurve: flowLph of point ${index + 1} is ${point.flowLph}; flows must rise`);

@@ -28,12 +28,7 @@ export interface RainNormals {
  * rain, spread evenly over the month.
  * @param month 1–12
  */
-export function meanRainInflowL(
-  normals: RainNormals,
-  month: number,
-  daysInMonth: number,
-  roofAreaM2: number,
-): number {
+export function meanRainInflowL(normals: RainNormals, month: number, daysInMonth: number, roofAreaM2: number): number {
   const rainMm = normals.rainMmByMonth[month - 1] ?? 0;
   const wetDays = normals.wetDaysByMonth[month - 1] ?? 0;
   return wetDays > 0 ? (wetDays * rainInflowL(rainMm / wetDays, roofAreaM2)) / daysInMonth : 0;

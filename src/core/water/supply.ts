@@ -52,10 +52,7 @@ export function supplyHorizon(
   const drawnL = sources.map(() => new Array<number>(needL.length).fill(0));
   const storedL = new Array<number>(needL.length).fill(0);
   const shortL = new Array<number>(needL.length).fill(0);
-  const roofAreaM2 = sources.reduce(
-    (sum, source) => sum + (source.kind === "rain" ? source.roofAreaM2 : 0),
-    0,
-  );
+  const roofAreaM2 = sources.reduce((sum, source) => sum + (source.kind === "rain" ? source.roofAreaM2 : 0), 0);
   const hasRain = sources.some((source) => source.kind === "rain");
   let inStoreL = Math.min(store.storedL, store.capacityL);
   let firstShort: SupplyHorizon["firstShort"] = null;

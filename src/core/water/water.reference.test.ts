@@ -59,6 +59,5 @@ test.each(balances)("storage day by day: $name", ({ given, expect: want }) => {
 
 test.each((storage.cases as Case[]).filter((entry) => entry.kind === "rainInflow"))(
   "$name",
-  ({ given, expect: want }) =>
-    expect(rainInflowL(given.rainMm, given.roofAreaM2)).toBeCloseTo(want.inflowL, 6),
+  ({ given, expect: want }) => expect(rainInflowL(given.rainMm, given.roofAreaM2)).toBeCloseTo(want.inflowL, 6),
 );

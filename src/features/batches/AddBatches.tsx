@@ -118,8 +118,7 @@ function CoverOrders({
           sowWeekdays,
           confidence: CONFIDENCE,
         });
-  if (own.length === 0)
-    return <p>There is no order for {variety.name} ahead. Enter one under Orders first.</p>;
+  if (own.length === 0) return <p>There is no order for {variety.name} ahead. Enter one under Orders first.</p>;
   return (
     <>
       <Field label="Orders until" error={until === null ? "Choose a day" : undefined}>
@@ -134,9 +133,8 @@ function CoverOrders({
         <>
           {cover.tooLate.length > 0 && (
             <p className="border-l-[6px] border-alarm bg-alarm-pale px-3 py-2">
-              Too late to sow for {cover.tooLate.length} market day{cover.tooLate.length === 1 ? "" : "s"},
-              the last {dayInWords(cover.tooLate.at(-1)!.day, "weekday")}: {variety.name} sown today is ready
-              later.
+              Too late to sow for {cover.tooLate.length} market day{cover.tooLate.length === 1 ? "" : "s"}, the last{" "}
+              {dayInWords(cover.tooLate.at(-1)!.day, "weekday")}: {variety.name} sown today is ready later.
             </p>
           )}
           {cover.batches.length === 0 ? (
@@ -216,10 +214,7 @@ function ByHand({
           </select>
         )}
       </Field>
-      <Field
-        label={from === "wanted" ? "Wanted on" : "Sown on"}
-        error={day === null ? "Choose a day" : undefined}
-      >
+      <Field label={from === "wanted" ? "Wanted on" : "Sown on"} error={day === null ? "Choose a day" : undefined}>
         {(aria) => <DayInput {...aria} value={day} onValue={setDay} />}
       </Field>
       <Field
@@ -251,15 +246,7 @@ function ByHand({
   );
 }
 
-function Drafts({
-  drafts,
-  variety,
-  onDone,
-}: {
-  drafts: readonly Draft[];
-  variety: PlanVariety;
-  onDone: () => void;
-}) {
+function Drafts({ drafts, variety, onDone }: { drafts: readonly Draft[]; variety: PlanVariety; onDone: () => void }) {
   const words = drafts.length === 1 ? "One batch" : `${drafts.length} batches`;
   const { run, busy } = useCommand(addBatches, {
     done: `${words} of ${variety.name} added`,
@@ -289,9 +276,7 @@ function Drafts({
           </tbody>
         </table>
       </div>
-      <p className="text-sm text-soft">
-        Cells are sown so that each batch reaches its plants nine times in ten.
-      </p>
+      <p className="text-sm text-soft">Cells are sown so that each batch reaches its plants nine times in ten.</p>
       <Button
         look="strong"
         disabled={busy}

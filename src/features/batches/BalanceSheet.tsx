@@ -43,9 +43,7 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
         <p className="mt-2 text-soft">
           Water for the whole plan costs {units.currency} {waterCost.toFixed(0)}; see Supply under Water.
         </p>
-      </section>
-      <section className="lg:col-span-2">
-        <h2 className="text-2xl">Sites taken, week by week</h2>
+        <h2 className="mt-5 text-2xl">Sites taken, week by week</h2>
         {pools.map((pool) => (
           <WeekRow
             key={pool.name}
@@ -65,8 +63,8 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
   );
 }
 
-const WIDTH = 720;
-const HEIGHT = 46;
+const WIDTH = 360;
+const HEIGHT = 40;
 
 interface WeekRowProps {
   readonly name: string;
@@ -82,10 +80,10 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
   const date = (day: Day) => new Date(day * 86_400_000);
   const x = scaleUtc([date(weeks[0]!), date(weeks.at(-1)! + 7)], [0, WIDTH]);
   const y = scaleLinear([0, most], [HEIGHT - 12, 2]);
-  const width = Math.max(2, WIDTH / weeks.length - 1.5);
+  const width = Math.max(2, WIDTH / weeks.length - 1);
   const peak = Math.max(...values);
   return (
-    <div className="grid grid-cols-[9rem_1fr] items-center gap-x-4 border-b border-rule py-1">
+    <div className="grid grid-cols-[8.5rem_1fr] items-center gap-x-4 border-b border-rule py-1">
       <div>
         <p className="sign text-lg">{name}</p>
         <p className="figure !text-xl">{figure}</p>

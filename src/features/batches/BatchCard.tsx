@@ -25,8 +25,7 @@ export interface BatchCardProps {
 
 /** The batch in hand: where it goes and when; held over another day, what that would break and what would mend it. */
 export function BatchCard({ batch, view, input, days, side, onHold, onClose, onChange }: BatchCardProps) {
-  const poolName = (poolId: number) =>
-    view.pools.find((pool) => pool.id === poolId)?.name.toLowerCase() ?? "";
+  const poolName = (poolId: number) => view.pools.find((pool) => pool.id === poolId)?.name.toLowerCase() ?? "";
   return (
     <section
       aria-label={`${batch.variety} of ${dayInWords(batch.sowDay)}`}
@@ -36,12 +35,7 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
         <h2 className="text-2xl">
           {batch.variety}, {dayInWords(batch.sowDay)}
         </h2>
-        <button
-          type="button"
-          aria-label="Close"
-          className="grid size-9 shrink-0 place-items-center"
-          onClick={onClose}
-        >
+        <button type="button" aria-label="Close" className="grid size-9 shrink-0 place-items-center" onClick={onClose}>
           <X aria-hidden className="size-5" />
         </button>
       </div>
@@ -63,8 +57,8 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             </tbody>
           </table>
           <p className="mt-2 text-sm">
-            Ready {dayInWords(batch.readyDay)}; orders take {round(batch.unitsOrdered)} of{" "}
-            {round(batch.unitsInAll)} {batch.unit}.
+            Ready {dayInWords(batch.readyDay)}; orders take {round(batch.unitsOrdered)} of {round(batch.unitsInAll)}{" "}
+            {batch.unit}.
           </p>
           {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
           <div className="mt-3 flex flex-wrap gap-2">
@@ -153,15 +147,7 @@ function HeldOver({
 
 const SHOWN_ORDERS = 3;
 
-function ConsequenceWords({
-  held,
-  view,
-  input,
-}: {
-  held: MoveConsequences;
-  view: SeasonView;
-  input: PlanInput;
-}) {
+function ConsequenceWords({ held, view, input }: { held: MoveConsequences; view: SeasonView; input: PlanInput }) {
   const missed = held.orders.filter((order) => order.moreMissing > 0);
   const won = held.orders.length - missed.length;
   const nameOf = (varietyId: number) => input.varieties.find((variety) => variety.id === varietyId);
@@ -171,8 +157,8 @@ function ConsequenceWords({
     <ul className="mt-2 space-y-1">
       {held.pools.map((pool) => (
         <li key={pool.poolId} className="text-alarm">
-          {view.pools.find((candidate) => candidate.id === pool.poolId)?.name}:{" "}
-          <b>{pool.sitesOver} sites over</b> from {dayInWords(pool.firstDay)}
+          {view.pools.find((candidate) => candidate.id === pool.poolId)?.name}: <b>{pool.sitesOver} sites over</b> from{" "}
+          {dayInWords(pool.firstDay)}
         </li>
       ))}
       {missed.slice(0, SHOWN_ORDERS).map((order) => (
@@ -184,13 +170,9 @@ function ConsequenceWords({
           missing
         </li>
       ))}
-      {missed.length > SHOWN_ORDERS && (
-        <li className="text-alarm">and {missed.length - SHOWN_ORDERS} more orders</li>
-      )}
+      {missed.length > SHOWN_ORDERS && <li className="text-alarm">and {missed.length - SHOWN_ORDERS} more orders</li>}
       {won > 0 && (
-        <li className="text-leaf">
-          {won === 1 ? "one order is better served" : `${won} orders are better served`}
-        </li>
+        <li className="text-leaf">{won === 1 ? "one order is better served" : `${won} orders are better served`}</li>
       )}
     </ul>
   );

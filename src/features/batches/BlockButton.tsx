@@ -24,16 +24,7 @@ const LABEL_FROM_HEIGHT = 9.5;
 const LARGEST_LABEL_PX = 14;
 
 /** A batch on its sites for as long as it stands there; can be taken up and held over another day. */
-export function BlockButton({
-  ref,
-  block,
-  batch,
-  past,
-  chosen,
-  faint,
-  label,
-  ...handlers
-}: BlockButtonProps) {
+export function BlockButton({ ref, block, batch, past, chosen, faint, label, ...handlers }: BlockButtonProps) {
   const { setNodeRef, listeners } = useDraggable({
     id: block.key,
     data: { batchId: batch.id },

@@ -31,9 +31,7 @@ export interface OrdersSheetProps {
 export function OrdersSheet({ orders, ahead, outlets, varieties, today }: OrdersSheetProps) {
   const [editing, setEditing] = useState<OrderRow | "new" | "outlet" | null>(null);
   const close = () => setEditing(null);
-  const weekdays = [1, 2, 3, 4, 5, 6, 7].filter((weekday) =>
-    orders.some((order) => order.weekday === weekday),
-  );
+  const weekdays = [1, 2, 3, 4, 5, 6, 7].filter((weekday) => orders.some((order) => order.weekday === weekday));
   const variety = (id: number) => varieties.find((candidate) => candidate.id === id);
   return (
     <>
@@ -53,7 +51,7 @@ export function OrdersSheet({ orders, ahead, outlets, varieties, today }: Orders
           example="For instance 24 heads of Batavia lettuce for the quay stall, every Saturday until the end of the season. First enter the outlet, then its order; batches follow from it."
         />
       )}
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <div className="grid gap-x-8 gap-y-6 lg:grid-cols-2 xl:grid-cols-3">
         {weekdays.map((weekday) => (
           <section key={weekday}>
             <h2 className="border-b-2 border-ink pb-1 text-2xl">{WEEKDAYS[weekday - 1]}</h2>
@@ -116,11 +114,10 @@ function OrderLine({
 }) {
   const met = !ahead || ahead.missed === 0;
   return (
-    <li className="grid grid-cols-[1fr_auto_auto] items-center gap-x-4 border-b border-rule py-1.5">
+    <li className="grid grid-cols-[1fr_auto_auto] items-center gap-x-2 border-b border-rule py-1">
       <div>
         <p>
-          <span className="sign text-lg">{variety?.name}</span>{" "}
-          <span className="text-soft">{order.outletName}</span>
+          <span className="sign text-lg">{variety?.name}</span> <span className="text-soft">{order.outletName}</span>
         </p>
         <p className={`text-sm ${met ? "text-leaf" : "font-bold text-alarm"}`}>
           {!ahead || ahead.days === 0
@@ -135,7 +132,7 @@ function OrderLine({
       </p>
       <Button
         look="quiet"
-        className="no-print !text-base"
+        className="no-print !min-h-9 !text-base"
         aria-label={`Change ${variety?.name} for ${order.outletName}, ${WEEKDAYS[order.weekday - 1]}`}
         onClick={onEdit}
       >

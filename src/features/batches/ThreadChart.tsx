@@ -118,8 +118,7 @@ interface BlocksProps {
 function Blocks({ geometry, batches, view, chosen, held, setChosen, setHeld, hold }: BlocksProps) {
   const refs = useRef(new Map<string, HTMLButtonElement>());
   const first =
-    geometry.blocks.find((block) => block.labelled && block.x > geometry.x(view.today) - 1) ??
-    geometry.blocks[0];
+    geometry.blocks.find((block) => block.labelled && block.x > geometry.x(view.today) - 1) ?? geometry.blocks[0];
   const [rover, setRover] = useState<string | null>(null);
   const stop = rover !== null && geometry.blocks.some((block) => block.key === rover) ? rover : first?.key;
   const onKey = (event: KeyboardEvent, key: string, batchId: number) => {
@@ -150,9 +149,7 @@ function Blocks({ geometry, batches, view, chosen, held, setChosen, setHeld, hol
     return (
       <BlockButton
         key={block.key}
-        ref={(element) =>
-          void (element ? refs.current.set(block.key, element) : refs.current.delete(block.key))
-        }
+        ref={(element) => void (element ? refs.current.set(block.key, element) : refs.current.delete(block.key))}
         block={block}
         batch={batch}
         past={step.to <= view.today}
@@ -187,13 +184,7 @@ function Ground({
   return (
     <svg width={geometry.width} height={HEIGHT} className="absolute inset-0" aria-hidden>
       <defs>
-        <pattern
-          id="over-hatch"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
+        <pattern id="over-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="7" height="7" className="fill-alarm-pale" />
           <rect width="3" height="7" className="fill-alarm" />
         </pattern>
@@ -276,14 +267,7 @@ function Ground({
       <Market geometry={geometry} view={view} />
       <line x1={todayX} x2={todayX} y1={40} y2={HEIGHT} className="stroke-water" strokeWidth="2" />
       <rect x={todayX - 26} y={21} width="52" height="19" rx="2" className="fill-water" />
-      <text
-        x={todayX}
-        y={36}
-        fontSize="14"
-        textAnchor="middle"
-        className="sign"
-        style={{ fill: "var(--on-strong)" }}
-      >
+      <text x={todayX} y={36} fontSize="14" textAnchor="middle" className="sign" style={{ fill: "var(--on-strong)" }}>
         TODAY
       </text>
     </svg>

@@ -93,10 +93,7 @@ function poolBands(view: SeasonView, room: number): PoolBand[] {
   const pools = view.pools.map((pool) => {
     const blocks = view.blocks.filter((block) => block.poolId === pool.id);
     const peak = Math.max(0, ...blocks.flatMap((block) => block.runs.map((run) => run.end)));
-    const shownSites = Math.max(
-      1,
-      Math.min(pool.sites, Math.ceil(Math.max(peak, pool.sites / 10) * CROP_AT_PEAKS)),
-    );
+    const shownSites = Math.max(1, Math.min(pool.sites, Math.ceil(Math.max(peak, pool.sites / 10) * CROP_AT_PEAKS)));
     const quick = median(blocks.map((block) => block.to - block.from)) < QUICK_POOL_DAYS;
     const lines = Math.max(1, (pool.lines * shownSites) / Math.max(1, pool.sites));
     return { pool, shownSites, weight: lines ** HEIGHT_EXPONENT * (quick ? QUICK_SHARE : 1) };

@@ -11,10 +11,7 @@ import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
 export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const [topUpL, setTopUpL] = useState<QuantityValue>(Math.round(loop.workingL / 6));
   const amounts = (litres: number) =>
-    feedAmounts(
-      { feeding: loop.feeding, feed: feed.sheet, saltNames: feed.salts.map((salt) => salt.name) },
-      litres,
-    );
+    feedAmounts({ feeding: loop.feeding, feed: feed.sheet, saltNames: feed.salts.map((salt) => salt.name) }, litres);
   const steps = (litres: number): SlipStepView[] => [
     { title: "Water to about nine tenths", amount: { value: litres * 0.9, dimension: "volume" } },
     ...amounts(litres).map((amount) => ({ title: amount.name, amount })),
@@ -33,9 +30,7 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
             {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}
           </Field>
         </div>
-        {typeof topUpL === "number" && topUpL > 0 && (
-          <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />
-        )}
+        {typeof topUpL === "number" && topUpL > 0 && <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />}
       </section>
     </div>
   );

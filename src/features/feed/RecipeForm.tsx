@@ -64,9 +64,7 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
     set(stock ? [...others, { saltId: salt.id, stock }] : others);
   };
   const conflicts = (["A", "B"] as const).flatMap((letter) => {
-    const own = salts.filter((salt) =>
-      chosen.some((entry) => entry.saltId === salt.id && entry.stock === letter),
-    );
+    const own = salts.filter((salt) => chosen.some((entry) => entry.saltId === salt.id && entry.stock === letter));
     const conflict = stockConflict(own);
     return conflict ? [`Stock ${letter}: ${conflict.reason}`] : [];
   });
@@ -82,9 +80,7 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
             <li key={salt.id} className="flex items-center justify-between gap-2 border-b border-rule py-1">
               <span>
                 {salt.name}{" "}
-                <span className="text-sm text-soft">
-                  {usual === "either" ? "either" : `belongs in ${usual}`}
-                </span>
+                <span className="text-sm text-soft">{usual === "either" ? "either" : `belongs in ${usual}`}</span>
               </span>
               <select
                 aria-label={`Stock of ${salt.name}`}
@@ -101,11 +97,7 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
         })}
       </ul>
       {(conflicts.length > 0 ? conflicts : refused ? [refused] : []).map((reason) => (
-        <p
-          key={reason}
-          role="alert"
-          className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold"
-        >
+        <p key={reason} role="alert" className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
           {reason}
         </p>
       ))}

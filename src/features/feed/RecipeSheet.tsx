@@ -44,10 +44,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
                   inputs={[
                     ["recipe as written", quantityText(feed.sheet.recipeEcMsPerCm, "ec", units)],
                     [waterName, quantityText(feed.sheet.waterEcMsPerCm, "ec", units)],
-                    [
-                      "factor on the salts",
-                      feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3),
-                    ],
+                    ["factor on the salts", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
                   ]}
                 >
                   <Quantity value={feed.recipe.ecMsPerCm} dimension="ec" />
@@ -57,8 +54,8 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
                 pH {feed.recipe.phLow}–{feed.recipe.phHigh}
               </p>
               <p className="text-soft">
-                band {quantityText(feed.recipe.ecLow, "ec", units)} –{" "}
-                {quantityText(feed.recipe.ecHigh, "ec", units)}, made with {waterName.toLowerCase()}
+                band {quantityText(feed.recipe.ecLow, "ec", units)} – {quantityText(feed.recipe.ecHigh, "ec", units)},
+                made with {waterName.toLowerCase()}
               </p>
             </div>
             {feed.sheet.strength === null && (
@@ -108,12 +105,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
         <p className="no-print mt-6 text-soft">
           All recipes:{" "}
           {recipes.map((recipe) => (
-            <button
-              key={recipe.id}
-              type="button"
-              className="mr-3 min-h-8 underline"
-              onClick={() => setEditing(recipe)}
-            >
+            <button key={recipe.id} type="button" className="mr-3 min-h-8 underline" onClick={() => setEditing(recipe)}>
               {recipe.name}
             </button>
           ))}
@@ -125,11 +117,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
         title={editing === "new" ? "New recipe" : "Change the recipe"}
       >
         {editing !== null && (
-          <RecipeForm
-            recipe={editing === "new" ? null : editing}
-            salts={salts}
-            onDone={() => setEditing(null)}
-          />
+          <RecipeForm recipe={editing === "new" ? null : editing} salts={salts} onDone={() => setEditing(null)} />
         )}
       </Drawer>
     </>

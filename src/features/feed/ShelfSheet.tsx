@@ -63,9 +63,7 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
                   <td className="figure !text-xl text-right">
                     {use && use.wantedG > 0 ? <Quantity value={use.wantedG} dimension="mass" /> : "–"}
                   </td>
-                  <td
-                    className={`whitespace-nowrap pl-6 ${use?.firstShort ? "font-bold text-alarm" : "text-soft"}`}
-                  >
+                  <td className={`whitespace-nowrap pl-6 ${use?.firstShort ? "font-bold text-alarm" : "text-soft"}`}>
                     {use?.firstShort
                       ? `from ${dayInWords(use.firstShort.day, "year")}`
                       : use && use.wantedG > 0

@@ -12,15 +12,7 @@ const FIELDS: readonly FieldSpec[] = [
   { name: "readOn", label: "Read on", type: "day" },
 ];
 
-export function StockTankForm({
-  tank,
-  today,
-  onDone,
-}: {
-  tank: StockTankRow;
-  today: Day;
-  onDone: () => void;
-}) {
+export function StockTankForm({ tank, today, onDone }: { tank: StockTankRow; today: Day; onDone: () => void }) {
   return (
     <EntityForm
       schema={stockTankSchema}

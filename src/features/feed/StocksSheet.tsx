@@ -48,9 +48,7 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
                   key={stock.tank.letter}
                   stock={stock}
                   loop={loop}
-                  onChange={() =>
-                    setEditing(stockReadings.find((tank) => tank.letter === stock.tank.letter) ?? null)
-                  }
+                  onChange={() => setEditing(stockReadings.find((tank) => tank.letter === stock.tank.letter) ?? null)}
                   readOn={stockReadings.find((tank) => tank.letter === stock.tank.letter)?.readOn ?? null}
                 />
               ))}
@@ -65,11 +63,7 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
           <PrintButton label="Print" />
         </>
       )}
-      <Drawer
-        open={editing !== null}
-        onClose={() => setEditing(null)}
-        title={`Stock tank ${editing?.letter ?? ""}`}
-      >
+      <Drawer open={editing !== null} onClose={() => setEditing(null)} title={`Stock tank ${editing?.letter ?? ""}`}>
         {editing && <StockTankForm tank={editing} today={today} onDone={() => setEditing(null)} />}
       </Drawer>
     </>
@@ -150,10 +144,7 @@ function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"
   const [least, greatest] = [loop.injectorLeastLph ?? 0, loop.injectorGreatestLph ?? 0];
   const rows =
     banks.length > 1
-      ? [
-          ...banks,
-          { name: "all banks together", flowLph: banks.reduce((sum, bank) => sum + bank.flowLph, 0) },
-        ]
+      ? [...banks, { name: "all banks together", flowLph: banks.reduce((sum, bank) => sum + bank.flowLph, 0) }]
       : banks;
   return (
     <section className="mt-4">
@@ -181,8 +172,8 @@ function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"
         </tbody>
       </table>
       <p className="mt-2 text-sm text-soft">
-        Two heads in series: the second dilutes what the first gave by 1 part in the ratio; at 1:{loop.ratioR}{" "}
-        that is {(100 / loop.ratioR).toFixed(1)} %.
+        Two heads in series: the second dilutes what the first gave by 1 part in the ratio; at 1:{loop.ratioR} that is{" "}
+        {(100 / loop.ratioR).toFixed(1)} %.
       </p>
     </section>
   );

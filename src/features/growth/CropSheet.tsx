@@ -44,16 +44,11 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
             >
               <div>
                 <h2 className="flex items-center gap-2 text-xl">
-                  <span
-                    aria-hidden
-                    className="size-4 shrink-0 rounded-full"
-                    style={{ background: toneOf(index) }}
-                  />
+                  <span aria-hidden className="size-4 shrink-0 rounded-full" style={{ background: toneOf(index) }} />
                   {variety.name}
                 </h2>
                 <p className="text-sm text-soft">
-                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)} · {growing[index]}{" "}
-                  growing
+                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)} · {growing[index]} growing
                 </p>
               </div>
               <StageYear variety={variety} pools={pools} />
@@ -82,11 +77,7 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
         title={editing === "new" ? "New variety" : "Change the variety"}
       >
         {editing !== null && (
-          <VarietyForm
-            variety={editing === "new" ? null : editing}
-            pools={pools}
-            onDone={() => setEditing(null)}
-          />
+          <VarietyForm variety={editing === "new" ? null : editing} pools={pools} onDone={() => setEditing(null)} />
         )}
       </Drawer>
     </>
@@ -97,7 +88,5 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
 function seedWords({ germination, seedsPerCell }: Variety): string {
   const missing = Math.round((1 - germination) * 100);
   const cell = seedsPerCell > 1 ? `, ${seedsPerCell} a cell` : "";
-  return missing === 0
-    ? `every seed comes up${cell}`
-    : `${missing} in 100 do not come up (${100 - missing} %)${cell}`;
+  return missing === 0 ? `every seed comes up${cell}` : `${missing} in 100 do not come up (${100 - missing} %)${cell}`;
 }

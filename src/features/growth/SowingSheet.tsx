@@ -78,28 +78,18 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
             </select>
           )}
         </Field>
-        <Field
-          label={direction === "back" ? "Wanted on" : "Sown on"}
-          error={day === null ? "Choose a day" : undefined}
-        >
+        <Field label={direction === "back" ? "Wanted on" : "Sown on"} error={day === null ? "Choose a day" : undefined}>
           {(aria) => <DayInput {...aria} value={day} onValue={setDay} />}
         </Field>
         <Field
           label="Plants wanted at the end"
           error={
-            target === null
-              ? typeof plants === "string"
-                ? plants
-                : "A whole number from 1 to 100 000"
-              : undefined
+            target === null ? (typeof plants === "string" ? plants : "A whole number from 1 to 100 000") : undefined
           }
         >
           {(aria) => <QuantityInput {...aria} dimension="count" value={plants} onValue={setPlants} />}
         </Field>
-        <Field
-          label="Reached"
-          hint="One bad tray is not covered: lots and trays differ more than single seeds."
-        >
+        <Field label="Reached" hint="One bad tray is not covered: lots and trays differ more than single seeds.">
           {(aria) => (
             <select
               {...aria}

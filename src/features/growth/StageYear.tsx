@@ -51,9 +51,7 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
                 textAnchor="middle"
                 fontSize="11"
                 style={
-                  index === 2 || (variety.stages.length < 3 && index === 1)
-                    ? { fill: "var(--on-strong)" }
-                    : undefined
+                  index === 2 || (variety.stages.length < 3 && index === 1) ? { fill: "var(--on-strong)" } : undefined
                 }
               >
                 {variety.stages[index]!.name}

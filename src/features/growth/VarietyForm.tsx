@@ -65,9 +65,7 @@ export function VarietyForm({
       action={saveVariety}
       saved="Variety saved"
       onDone={onDone}
-      aside={
-        variety && <RemoveButton what={variety.name} action={removeVariety} id={variety.id} onDone={onDone} />
-      }
+      aside={variety && <RemoveButton what={variety.name} action={removeVariety} id={variety.id} onDone={onDone} />}
     >
       <PatternExample />
       <Stages pools={pools} />
@@ -86,9 +84,7 @@ function Stages({ pools }: { pools: readonly PoolRow[] }) {
           <legend className="sign text-xl">Stage {index + 1}</legend>
           <div className="grid grid-cols-2 gap-3">
             <FormControl spec={{ name: `stages.${index}.name`, label: "Stage", type: "text" }} />
-            <FormControl
-              spec={{ name: `stages.${index}.poolId`, label: "Spent in", type: "choice", options }}
-            />
+            <FormControl spec={{ name: `stages.${index}.poolId`, label: "Spent in", type: "choice", options }} />
             <FormControl
               spec={{
                 name: `stages.${index}.survival`,

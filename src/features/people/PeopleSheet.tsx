@@ -38,10 +38,7 @@ export function PeopleSheet({
         <h2 className="border-b-2 border-ink pb-1 text-2xl">Members</h2>
         <ul>
           {members.map((member) => (
-            <li
-              key={member.id}
-              className="flex items-baseline justify-between gap-4 border-b border-rule py-2"
-            >
+            <li key={member.id} className="flex items-baseline justify-between gap-4 border-b border-rule py-2">
               <span className="sign text-xl">
                 {member.name}
                 {member.id === meId && <span className="text-base font-medium text-soft"> you</span>}
@@ -55,13 +52,7 @@ export function PeopleSheet({
       </section>
       <section>
         <h2 className="mb-3 border-b-2 border-ink pb-1 text-2xl">The garden and its units</h2>
-        <EntityForm
-          schema={gardenSchema}
-          fields={FIELDS}
-          defaults={garden}
-          action={saveGarden}
-          saved="Garden saved"
-        />
+        <EntityForm schema={gardenSchema} fields={FIELDS} defaults={garden} action={saveGarden} saved="Garden saved" />
       </section>
     </div>
   );

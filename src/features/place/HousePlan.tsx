@@ -11,6 +11,7 @@ import { useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
 import { HouseForm } from "./HouseForm";
 import { LineStrip } from "./LineStrip";
+import { PoolForm, PoolList } from "./PoolForm";
 import { PlanDrawing, type LineFocus } from "./PlanDrawing";
 import { StandFacts } from "./StandFacts";
 import { StandForm } from "./StandForm";
@@ -23,7 +24,10 @@ export interface HousePlanProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
 }
 
-type Editing = { readonly what: "house" | "new-house" | "stand" | "new-stand" } | null;
+type Editing =
+  | { readonly what: "house" | "new-house" | "stand" | "new-stand" | "new-pool" }
+  | { readonly what: "pool"; readonly pool: PoolRow }
+  | null;
 
 /** A house to scale, the line under the pointer below it, and the counts of a stand beside it. */
 export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlanProps) {
@@ -55,16 +59,10 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
         {view ? (
           <>
             <p className="mb-2 text-soft">
-              {quantityText(view.house.lengthM, "length", units)} ×{" "}
-              {quantityText(view.house.widthM, "length", units)},{" "}
+              {quantityText(view.house.lengthM, "length", units)} × {quantityText(view.house.widthM, "length", units)},{" "}
               {quantityText(view.house.heightM, "length", units)} high, {view.house.cover}
-              {view.house.shadeShare > 0 &&
-                `, ${quantityText(view.house.shadeShare, "share", units)} shade`}{" "}
-              <button
-                type="button"
-                className="min-h-8 underline"
-                onClick={() => setEditing({ what: "house" })}
-              >
+              {view.house.shadeShare > 0 && `, ${quantityText(view.house.shadeShare, "share", units)} shade`}{" "}
+              <button type="button" className="min-h-8 underline" onClick={() => setEditing({ what: "house" })}>
                 change
               </button>
             </p>
@@ -102,9 +100,18 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
               example="For instance a bank of 12 channels, 3 m long, with a plant every 10 cm: 360 nursery sites."
             />
           )}
-          <Button className="no-print mt-4" onClick={() => setEditing({ what: "new-stand" })}>
+          <Button
+            className="no-print mt-4"
+            disabled={pools.length === 0}
+            onClick={() => setEditing({ what: "new-stand" })}
+          >
             New stand
           </Button>
+          <PoolList
+            pools={pools}
+            onChange={(pool) => setEditing({ what: "pool", pool })}
+            onNew={() => setEditing({ what: "new-pool" })}
+          />
         </aside>
       )}
       <Drawer
@@ -128,6 +135,13 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
             onDone={close}
           />
         )}
+      </Drawer>
+      <Drawer
+        open={editing?.what === "pool" || editing?.what === "new-pool"}
+        onClose={close}
+        title={editing?.what === "pool" ? "Change the pool" : "New pool"}
+      >
+        {editing && <PoolForm pool={editing.what === "pool" ? editing.pool : null} onDone={close} />}
       </Drawer>
     </div>
   );

@@ -49,8 +49,7 @@ export function PlanDrawing({
     const selection = select(element).call(behaviour.current);
     return () => void selection.on(".zoom", null);
   }, [widthM, heightM]);
-  const by = (factor: number) =>
-    behaviour.current && select(svg.current!).call(behaviour.current.scaleBy, factor);
+  const by = (factor: number) => behaviour.current && select(svg.current!).call(behaviour.current.scaleBy, factor);
   const fit = () => behaviour.current && select(svg.current!).call(behaviour.current.transform, zoomIdentity);
   return (
     <div className="relative">

@@ -35,8 +35,8 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
         <small className="text-2xl font-medium text-soft">{words.site}s</small>
       </p>
       <p>
-        {counts.lines} {words.line}s of {counts.sitesPerLine}; {view.planted} taken today,{" "}
-        {counts.sites - view.planted} free
+        {counts.lines} {words.line}s of {counts.sitesPerLine}; {view.planted} taken today, {counts.sites - view.planted}{" "}
+        free
       </p>
       <table className="mt-4 w-full">
         <caption className="sign pb-1 text-left text-xl">Plants per m²</caption>

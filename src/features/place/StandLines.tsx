@@ -53,10 +53,7 @@ function Sites({ view }: { view: StandView }) {
       {lines.slice(0, count).flatMap((rect, line) => {
         const plants = plantsOfLine(view, line);
         return points.map((point, site) => {
-          const { xM, yM } = toHouse(
-            { xM: rect.xM + point.xM, yM: rect.yM + point.yM, lengthM: 0, widthM: 0 },
-            stand,
-          );
+          const { xM, yM } = toHouse({ xM: rect.xM + point.xM, yM: rect.yM + point.yM, lengthM: 0, widthM: 0 }, stand);
           const run = plants[site];
           return run ? (
             <circle key={`${line}/${site}`} cx={xM} cy={yM} r={radius} fill={toneOf(run.tone)} />

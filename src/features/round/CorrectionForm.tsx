@@ -34,9 +34,7 @@ export function CorrectionForm({
   const save = async () => {
     const unread = Object.fromEntries(
       figures.flatMap(({ name, label }) =>
-        typeof values[name] === "number"
-          ? []
-          : [[`values.${name}`, String(values[name] ?? `${label} is missing`)]],
+        typeof values[name] === "number" ? [] : [[`values.${name}`, String(values[name] ?? `${label} is missing`)]],
       ),
     );
     if (Object.keys(unread).length > 0) return setErrors(unread);
@@ -58,11 +56,7 @@ export function CorrectionForm({
     >
       <p>{entry.title}</p>
       {figures.map((figure) => (
-        <Field
-          key={figure.name}
-          label={figure.label}
-          error={errors[`values.${figure.name}`] ?? errors[figure.name]}
-        >
+        <Field key={figure.name} label={figure.label} error={errors[`values.${figure.name}`] ?? errors[figure.name]}>
           {(aria) => (
             <QuantityInput
               {...aria}

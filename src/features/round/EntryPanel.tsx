@@ -70,11 +70,7 @@ function Figures({ entry, tank }: { entry: LogEntry; tank: ReadingView | null })
   return (
     <dl className="mt-3 grid grid-cols-4 gap-2">
       {cells.map((cell) => (
-        <div
-          key={cell.name}
-          className="border-t-4 border-rule pt-1 data-[out=true]:border-alarm"
-          data-out={cell.out}
-        >
+        <div key={cell.name} className="border-t-4 border-rule pt-1 data-[out=true]:border-alarm" data-out={cell.out}>
           <dt className="text-sm text-soft">
             {cell.name}
             {cell.out && <span className="font-bold text-alarm"> out</span>}

@@ -36,10 +36,7 @@ export function ItemPanel({
   store: StoreFacts | null;
 }) {
   return (
-    <PanelFrame
-      title={item.kind === "reading" && tank ? `${tank.name} tank` : item.title}
-      detail={item.detail}
-    >
+    <PanelFrame title={item.kind === "reading" && tank ? `${tank.name} tank` : item.title} detail={item.detail}>
       {item.kind === "reading" && tank ? (
         <ReadingForm tank={tank} />
       ) : item.kind === "store" && store ? (
@@ -67,20 +64,9 @@ export function ItemPanel({
   );
 }
 
-export function PanelFrame({
-  title,
-  detail,
-  children,
-}: {
-  title: string;
-  detail: string;
-  children: ReactNode;
-}) {
+export function PanelFrame({ title, detail, children }: { title: string; detail: string; children: ReactNode }) {
   return (
-    <section
-      aria-label={title}
-      className="rounded border-2 border-ink bg-sheet p-5 lg:sticky lg:top-5 print:border"
-    >
+    <section aria-label={title} className="rounded border-2 border-ink bg-sheet p-5 lg:sticky lg:top-5 print:border">
       <Link href="/round" className="no-print mb-2 inline-flex min-h-11 items-center gap-2 lg:hidden">
         <ArrowLeft aria-hidden className="size-5" /> Back to the walk
       </Link>

@@ -61,22 +61,14 @@ export function Log({
               {entry.day !== shown[index - 1]?.day && (
                 <h2 className="mt-5 border-b-2 border-ink pb-1 text-xl">{dayInWords(entry.day, "long")}</h2>
               )}
-              <EntryRow
-                entry={entry}
-                correction={corrections.get(entry.id)}
-                onCorrect={() => setCorrecting(entry)}
-              />
+              <EntryRow entry={entry} correction={corrections.get(entry.id)} onCorrect={() => setCorrecting(entry)} />
             </li>
           ))}
         </ol>
       )}
       <Drawer open={correcting !== null} onClose={() => setCorrecting(null)} title="Put a figure right">
         {correcting && (
-          <CorrectionForm
-            entry={correcting}
-            figures={figuresOf(correcting)}
-            onDone={() => setCorrecting(null)}
-          />
+          <CorrectionForm entry={correcting} figures={figuresOf(correcting)} onDone={() => setCorrecting(null)} />
         )}
       </Drawer>
       <Drawer open={writing} onClose={() => setWriting(false)} title="Write a note">
@@ -120,9 +112,7 @@ function EntryRow({
     <div
       className={`grid grid-cols-[3.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[3.5rem_5rem_1fr_auto] ${entry.undoneAt ? "text-soft line-through" : ""}`}
     >
-      <time dateTime={new Date(entry.at).toISOString()}>
-        {new Date(entry.at).toISOString().slice(11, 16)}
-      </time>
+      <time dateTime={new Date(entry.at).toISOString()}>{new Date(entry.at).toISOString().slice(11, 16)}</time>
       <span className="sign text-base text-water max-sm:hidden">{entry.kind}</span>
       <div className="min-w-0">
         <p>

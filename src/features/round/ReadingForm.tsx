@@ -53,9 +53,7 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
   };
   const save = async () => {
     const problems = Object.fromEntries(
-      FIELDS.map(({ name, label }) => [name, quantityProblem(values[name], label)]).filter(
-        ([, problem]) => problem,
-      ),
+      FIELDS.map(({ name, label }) => [name, quantityProblem(values[name], label)]).filter(([, problem]) => problem),
     );
     setErrors(problems);
     if (Object.keys(problems).length > 0 || FIELDS.some(({ name, slip }) => question(name, slip))) return;
@@ -112,9 +110,7 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
         })}
       </div>
       {tank.noRecipe && (
-        <p className="mt-3 text-sm text-soft">
-          This tank has no recipe yet; the reading is kept, a slip needs one.
-        </p>
+        <p className="mt-3 text-sm text-soft">This tank has no recipe yet; the reading is kept, a slip needs one.</p>
       )}
       <div className="mt-4 flex flex-wrap gap-3">
         <Button look="go" type="submit" disabled={busy}>

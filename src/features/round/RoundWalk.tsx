@@ -62,9 +62,7 @@ function Joint({ done, present }: { done: boolean; present: boolean }) {
         cy="15"
         r="11"
         strokeWidth="4"
-        className={
-          done ? "fill-leaf stroke-water" : present ? "fill-ink stroke-water" : "fill-sheet stroke-water"
-        }
+        className={done ? "fill-leaf stroke-water" : present ? "fill-ink stroke-water" : "fill-sheet stroke-water"}
       />
       {done && <path d="m10 15 4 4 7-8" fill="none" className="stroke-on-strong" strokeWidth="3" />}
     </svg>

@@ -10,11 +10,7 @@ import { useCommand } from "@/ui/useCommand";
 import { quantityText } from "@/core/units/format";
 
 /** Takes the level of a store. */
-export function StoreForm({
-  store,
-}: {
-  store: { id: number; name: string; capacityL: number; storedL: number };
-}) {
+export function StoreForm({ store }: { store: { id: number; name: string; capacityL: number; storedL: number } }) {
   const router = useRouter();
   const units = useUnits();
   const [storedL, setStoredL] = useState<QuantityValue>(null);
@@ -43,13 +39,7 @@ export function StoreForm({
         error={error}
       >
         {(aria) => (
-          <QuantityInput
-            {...aria}
-            className="sign !text-2xl"
-            value={storedL}
-            onValue={setStoredL}
-            dimension="volume"
-          />
+          <QuantityInput {...aria} className="sign !text-2xl" value={storedL} onValue={setStoredL} dimension="volume" />
         )}
       </Field>
       <Button look="go" type="submit" disabled={busy}>

@@ -40,10 +40,10 @@ interface DaysChartProps {
 
 function DaysChart({ name, unit, days, low, high }: DaysChartProps) {
   const x = scaleLinear(extent(days, (d) => d.day) as [number, number], [LEFT, WIDTH - RIGHT]);
-  const y = scaleLinear(
-    extent([...days.map((d) => d.value), low, high].filter((v) => v != null)) as [number, number],
-    [HEIGHT - 18, 8],
-  ).nice(3);
+  const y = scaleLinear(extent([...days.map((d) => d.value), low, high].filter((v) => v != null)) as [number, number], [
+    HEIGHT - 18,
+    8,
+  ]).nice(3);
   const path = line<(typeof days)[number]>()
     .defined((d) => d.value !== null)
     .x((d) => x(d.day))
@@ -57,13 +57,7 @@ function DaysChart({ name, unit, days, low, high }: DaysChartProps) {
       className="w-full"
     >
       {low !== undefined && high !== undefined && (
-        <rect
-          x={LEFT}
-          width={WIDTH - LEFT - RIGHT}
-          y={y(high)}
-          height={y(low) - y(high)}
-          className="fill-leaf-pale"
-        />
+        <rect x={LEFT} width={WIDTH - LEFT - RIGHT} y={y(high)} height={y(low) - y(high)} className="fill-leaf-pale" />
       )}
       {y.ticks(3).map((tick) => (
         <text key={tick} x={LEFT - 4} y={y(tick) + 4} textAnchor="end" fontSize="11">

@@ -16,8 +16,7 @@ export function ClockRing({ timer, minutes }: { timer: TimerProgram; minutes: nu
     .outerRadius(OUTER)
     .startAngle((part) => angle(part.from))
     .endAngle((part) => angle(part.to));
-  const hours =
-    minutes >= 60 ? `${(minutes / 60).toFixed(1).replace(".0", "")} h` : `${Math.round(minutes)} min`;
+  const hours = minutes >= 60 ? `${(minutes / 60).toFixed(1).replace(".0", "")} h` : `${Math.round(minutes)} min`;
   return (
     <svg
       viewBox="-84 -84 168 168"

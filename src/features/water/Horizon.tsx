@@ -34,10 +34,7 @@ export function Horizon({
   const x = scaleUtc([date(0), date(days - 1)], [LEFT, WIDTH - RIGHT]);
   const stored = scaleLinear([0, Math.max(1, capacityL)], [STORE_BOTTOM, 14]);
   const weeks = weekly(supply);
-  const most = Math.max(
-    1,
-    ...weeks.map((week) => week.drawn.reduce((sum, litres) => sum + litres, week.short)),
-  );
+  const most = Math.max(1, ...weeks.map((week) => week.drawn.reduce((sum, litres) => sum + litres, week.short)));
   const drawn = scaleLinear([0, most], [DRAW_BOTTOM, DRAW_TOP]).nice(3);
   const keys = [...sources.map((_, index) => String(index)), "short"];
   const layers = stack<(typeof weeks)[number], string>()
@@ -108,12 +105,7 @@ export function Horizon({
         const last = layer.at(-1);
         if (!last || last[1] - last[0] < most * 0.03) return null;
         return (
-          <text
-            key={layer.key}
-            x={WIDTH - RIGHT + 6}
-            y={(drawn(last[0]) + drawn(last[1])) / 2 + 4}
-            fontSize="13"
-          >
+          <text key={layer.key} x={WIDTH - RIGHT + 6} y={(drawn(last[0]) + drawn(last[1])) / 2 + 4} fontSize="13">
             {layer.key === "short" ? "short" : sources[Number(layer.key)]}
           </text>
         );

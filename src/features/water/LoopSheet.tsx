@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { quantityText } from "@/core/units/format";
-import type { Ladder } from "@/core/water/ladder";
+import type { Ladder, Rung } from "@/core/water/ladder";
 import type { Loop } from "@/server/water/queries";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -55,7 +55,7 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_330px]">
           <RungLadder ladder={ladder} />
           <aside>
-            {tight && <Tightest rung={tight} />}
+            {tight && <Tightest rung={tight} eases={easesOf(ladder, tight)} />}
             <h2 className="mt-6 text-2xl">Timer</h2>
             <div className="mt-2 flex items-center gap-4">
               <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} />
@@ -67,18 +67,16 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
             </div>
             {limits && limits.drainBackL > 0 && (
               <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">
-                {quantityText(limits.drainBackL, "volume", units)} run back when the pump stops: fill the tank
-                no higher than {quantityText(limits.greatestL, "volume", units)} of{" "}
-                {quantityText(loop.tankL, "volume", units)}.
+                {quantityText(limits.drainBackL, "volume", units)} run back when the pump stops: fill the tank no higher
+                than {quantityText(limits.greatestL, "volume", units)} of {quantityText(loop.tankL, "volume", units)}.
                 {loop.workingL > limits.greatestL && (
                   <b> Its working level is over that: it overflows at the next power cut.</b>
                 )}
               </p>
             )}
             <p className="mt-4 text-sm text-soft">
-              Pumps and lamps near water belong on a residual-current protected circuit with a drip loop, by a
-              licensed electrician; a mains connection needs the backflow prevention that the local code asks
-              for.
+              Pumps and lamps near water belong on a residual-current protected circuit with a drip loop, by a licensed
+              electrician; a mains connection needs the backflow prevention that the local code asks for.
             </p>
           </aside>
         </div>
@@ -108,7 +106,13 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
   );
 }
 
-function Tightest({ rung }: { rung: Ladder["rungs"][number] }) {
+/** What would ease the rungs that fall short, from the source on; where none does, the tightest one. */
+function easesOf(ladder: Ladder, tight: Rung): string[] {
+  const short = ladder.rungs.filter((rung) => rung.verdict === "short");
+  return [...new Set((short.length > 0 ? short : [tight]).flatMap((rung) => rung.eases))];
+}
+
+function Tightest({ rung, eases }: { rung: Rung; eases: readonly string[] }) {
   const margin = Math.round(Math.abs(rung.ratio - 1) * 100);
   const words =
     rung.verdict === "short"
@@ -121,7 +125,7 @@ function Tightest({ rung }: { rung: Ladder["rungs"][number] }) {
       <h2 className="text-2xl">Tightest: {rung.name.toLowerCase()}</h2>
       <p className="mt-1">{words}</p>
       <ul className="mt-2 space-y-2">
-        {rung.eases.map((ease) => (
+        {eases.map((ease) => (
           <li key={ease} className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
             {ease}
           </li>

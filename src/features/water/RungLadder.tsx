@@ -61,11 +61,7 @@ function RungRow({ rung, tightest }: { rung: Rung; tightest: boolean }) {
     >
       <svg viewBox="0 0 40 40" className="size-10" aria-hidden>
         <path d="M28 20h12" className="stroke-water" strokeWidth="5" />
-        <path
-          d="M20 7 33 20 20 33 7 20Z"
-          className={`${FILL[rung.verdict]} stroke-water`}
-          strokeWidth="3.5"
-        />
+        <path d="M20 7 33 20 20 33 7 20Z" className={`${FILL[rung.verdict]} stroke-water`} strokeWidth="3.5" />
       </svg>
       <div className="min-w-0">
         <p className="sign text-xl">{rung.name}</p>
@@ -104,9 +100,7 @@ function RungRow({ rung, tightest }: { rung: Rung; tightest: boolean }) {
         <rect
           width={share * 100}
           height="5"
-          className={
-            rung.verdict === "short" ? "fill-alarm" : rung.verdict === "tight" ? "fill-feed" : "fill-water"
-          }
+          className={rung.verdict === "short" ? "fill-alarm" : rung.verdict === "tight" ? "fill-feed" : "fill-water"}
         />
         <rect x={100 / BAR_END - 0.3} width="0.6" height="5" className="fill-ink" />
       </svg>

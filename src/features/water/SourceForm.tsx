@@ -43,11 +43,7 @@ export function SourceForm({ source, onDone }: { source: Source | null; onDone: 
       saved="Source saved"
       onDone={onDone}
     >
-      <AmountFields
-        name="analysisMgPerL"
-        legend="Analysis, mg/L"
-        keys={["Ca", "Mg", "K", "Na", "Cl", "S", "NO3-N"]}
-      />
+      <AmountFields name="analysisMgPerL" legend="Analysis, mg/L" keys={["Ca", "Mg", "K", "Na", "Cl", "S", "NO3-N"]} />
     </EntityForm>
   );
 }

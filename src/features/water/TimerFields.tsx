@@ -135,7 +135,5 @@ function Times() {
 
 function minutesOf(text: string): number | null {
   const match = /^(\d{1,2})[:.h](\d{2})$/u.exec(text.trim());
-  return match && Number(match[1]) < 24 && Number(match[2]) < 60
-    ? Number(match[1]) * 60 + Number(match[2])
-    : null;
+  return match && Number(match[1]) < 24 && Number(match[2]) < 60 ? Number(match[1]) * 60 + Number(match[2]) : null;
 }

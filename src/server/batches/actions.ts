@@ -5,14 +5,7 @@ import { removeRow, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import { removeSchema } from "../place/schema";
 import { batches } from "./queries";
-import {
-  batchSchema,
-  batchesSchema,
-  moveBatchSchema,
-  orderSchema,
-  outletSchema,
-  removeBatchesSchema,
-} from "./schema";
+import { batchSchema, batchesSchema, moveBatchSchema, orderSchema, outletSchema, removeBatchesSchema } from "./schema";
 
 export const saveOutlet = command(outletSchema, (db, outlet, who) =>
   saveRow(db, "outlet", who.gardenId, outlet.id, { name: outlet.name }),
@@ -29,9 +22,7 @@ export const saveOrder = command(orderSchema, (db, order, who) =>
   }),
 );
 
-export const removeOrder = command(removeSchema, (db, { id }, who) =>
-  removeRow(db, "order_line", who.gardenId, id),
-);
+export const removeOrder = command(removeSchema, (db, { id }, who) => removeRow(db, "order_line", who.gardenId, id));
 
 /** Adds batches, all or none. One sown before today is taken as in the ground since then. */
 export const addBatches = command(batchesSchema, async (db, input, who) => {
@@ -68,8 +59,7 @@ export const saveBatch = command(batchSchema, (db, batch, who) =>
 export const moveBatch = command(moveBatchSchema, async (db, { id, sowDay }, who) => {
   const batch = (await batches(db, who.gardenId)).find((candidate) => candidate.id === id);
   if (!batch) throw new RefusedError("This batch is not there any more.");
-  if (batch.begun.length > 0)
-    throw new RefusedError("This batch has been sown: its days are facts now.", "sowDay");
+  if (batch.begun.length > 0) throw new RefusedError("This batch has been sown: its days are facts now.", "sowDay");
   await saveRow(db, "batch", who.gardenId, id, { sow_day: isoFromDay(sowDay) });
   return batch.sowDay;
 });

@@ -80,11 +80,7 @@ export async function gardenRows(db: Db, gardenId: number): Promise<GardenRows> 
 }
 
 /** From rows to plan, places, feeds, supply and shortages. Pure but for the rows it is given. */
-export function workOutSeason(
-  who: Session,
-  rows: GardenRows,
-  rain: Awaited<ReturnType<typeof rainNormals>>,
-): Season {
+export function workOutSeason(who: Session, rows: GardenRows, rain: Awaited<ReturnType<typeof rainNormals>>): Season {
   const poolStands = new Map(
     rows.pools.map((pool) => [pool.id, rows.stands.filter((stand) => stand.poolId === pool.id)]),
   );
@@ -99,9 +95,7 @@ export function workOutSeason(
     drainShareByLoop: Object.fromEntries(rows.loops.map((loop) => [loop.id, loop.drainShare])),
   };
   const plan = workOutPlan(input);
-  const staysByPool = new Map(
-    input.pools.map((pool) => [pool.id, [] as Plan["batches"][number]["stays"][number][]]),
-  );
+  const staysByPool = new Map(input.pools.map((pool) => [pool.id, [] as Plan["batches"][number]["stays"][number][]]));
   for (const batch of plan.batches) for (const stay of batch.stays) staysByPool.get(stay.poolId)?.push(stay);
   const placed = new Map(input.pools.map((pool) => [pool.id, placeStays(pool, staysByPool.get(pool.id)!)]));
   const feeds = loopFeeds(rows, plan);
@@ -130,9 +124,7 @@ export function loopNeedLpd(plan: Plan, loopId: number | "hand"): number {
 }
 
 /** Litres a day that a source without a store can give. */
-export function sourceLimitLpd(
-  source: Pick<Source, "kind" | "flowLph" | "hoursPerDay" | "allowanceLpd">,
-): number {
+export function sourceLimitLpd(source: Pick<Source, "kind" | "flowLph" | "hoursPerDay" | "allowanceLpd">): number {
   return source.kind === "well"
     ? source.flowLph * source.hoursPerDay
     : source.kind === "rain"
@@ -144,8 +136,7 @@ function planPool(pool: PoolRow, own: readonly Stand[]): PlanPool {
   const sitesPerLine = poolSitesPerLine(own);
   const sites = sitesPerLine.reduce((sum, count) => sum + count, 0);
   const byLoop = new Map<number | null, number>();
-  for (const stand of own)
-    byLoop.set(stand.loopId, (byLoop.get(stand.loopId) ?? 0) + standCounts(stand.spec).sites);
+  for (const stand of own) byLoop.set(stand.loopId, (byLoop.get(stand.loopId) ?? 0) + standCounts(stand.spec).sites);
   const loopShares = [...byLoop].map(([loopId, count]) => ({ loopId, share: sites > 0 ? count / sites : 0 }));
   return {
     id: pool.id,

@@ -15,8 +15,7 @@ const kept = globalThis as { seedRoundPool?: Pool };
 
 export function pool(): Pool {
   const connectionString = process.env.DATABASE_URL;
-  if (!connectionString)
-    throw new Error("DATABASE_URL is not set; start the application with `npm run demo`");
+  if (!connectionString) throw new Error("DATABASE_URL is not set; start the application with `npm run demo`");
   if (!kept.seedRoundPool) {
     kept.seedRoundPool = new Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
     // An idle connection that breaks must not take the server down; the next query opens a new one.
@@ -58,10 +57,7 @@ export async function one<Row extends QueryResultRow>(
 }
 
 /** Runs a piece of work in one transaction: all of it is kept, or none. */
-export async function transaction<Result>(
-  work: (db: Db) => Promise<Result>,
-  on: Pool = pool(),
-): Promise<Result> {
+export async function transaction<Result>(work: (db: Db) => Promise<Result>, on: Pool = pool()): Promise<Result> {
   const client = await on.connect();
   try {
     await client.query("begin");

@@ -35,18 +35,31 @@ export async function saveRow(
     `update "${table}" set ${sets.join(", ")} where garden_id = $1 and id = $2 returning id`,
     [gardenId, id, ...values],
   );
-  if (updated.length === 0)
-    throw new NotFoundError("This is not there any more: somebody may have removed it.");
+  if (updated.length === 0) throw new NotFoundError("This is not there any more: somebody may have removed it.");
   return id;
+}
+
+/** `{ position }` behind all others for a new row; nothing for one that has its place. */
+export async function placeLast(
+  db: Db,
+  table: string,
+  gardenId: number,
+  id: number | null,
+): Promise<{ position?: number }> {
+  if (id !== null) return {};
+  checkNames([table]);
+  return one<{ position: number }>(
+    db,
+    table,
+    `select coalesce(max(position), 0) + 1 as position from "${table}" where garden_id = $1`,
+    [gardenId],
+  );
 }
 
 /** Removes a row of a garden's table; says so when it is already gone. */
 export async function removeRow(db: Db, table: string, gardenId: number, id: number): Promise<void> {
   checkNames([table]);
-  const gone = await many(db, `delete from "${table}" where garden_id = $1 and id = $2 returning id`, [
-    gardenId,
-    id,
-  ]);
+  const gone = await many(db, `delete from "${table}" where garden_id = $1 and id = $2 returning id`, [gardenId, id]);
   if (gone.length === 0) throw new NotFoundError("This is not there any more: somebody may have removed it.");
 }
 

@@ -52,7 +52,6 @@ export function loopFeed(
 /** An injector draws its stock without being asked: what was left at the last look, less what has gone since. */
 function leftToday(tank: StockTankRow, loop: Loop, feedLpd: number, today: Day): number {
   if (loop.feeding !== "injector") return tank.leftL;
-  const goneL =
-    (Math.max(0, today - tank.readOn) * feedLpd) / concentrationFactor(loop.ratioR, loop.ratioConvention);
+  const goneL = (Math.max(0, today - tank.readOn) * feedLpd) / concentrationFactor(loop.ratioR, loop.ratioConvention);
   return Math.max(0, tank.leftL - goneL);
 }

@@ -22,20 +22,9 @@ export const saveVariety = command(varietySchema, async (db, variety, who) => {
       db,
       `insert into variety_stage (garden_id, variety_id, position, name, pool_id, days_by_month, survival, need_lpd)
        values ($1, $2, $3, $4, $5, $6::double precision[], $7, $8)`,
-      [
-        who.gardenId,
-        id,
-        position,
-        stage.name,
-        stage.poolId,
-        stage.daysByMonth,
-        stage.survival,
-        stage.needLpd,
-      ],
+      [who.gardenId, id, position, stage.name, stage.poolId, stage.daysByMonth, stage.survival, stage.needLpd],
     );
   return id;
 });
 
-export const removeVariety = command(removeSchema, (db, { id }, who) =>
-  removeRow(db, "variety", who.gardenId, id),
-);
+export const removeVariety = command(removeSchema, (db, { id }, who) => removeRow(db, "variety", who.gardenId, id));

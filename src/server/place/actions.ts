@@ -1,11 +1,12 @@
 "use server";
 import { standCounts } from "@/core/place/standCounts";
-import { removeRow, saveRow } from "../db/save";
+import { placeLast, removeRow, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import { houseSchema, poolSchema, removeSchema, standSchema } from "./schema";
 
-export const saveHouse = command(houseSchema, (db, house, who) =>
+export const saveHouse = command(houseSchema, async (db, house, who) =>
   saveRow(db, "house", who.gardenId, house.id, {
+    ...(await placeLast(db, "house", who.gardenId, house.id)),
     name: house.name,
     length_m: house.lengthM,
     width_m: house.widthM,
@@ -15,11 +16,12 @@ export const saveHouse = command(houseSchema, (db, house, who) =>
   }),
 );
 
-export const saveStand = command(standSchema, (db, stand, who) => {
+export const saveStand = command(standSchema, async (db, stand, who) => {
   // The core counts before anything is kept: measures that give no site at all are a slip.
   if (standCounts(stand.spec).sites === 0)
     throw new RefusedError("With these measures no plant fits at all.", "spec.kind");
   return saveRow(db, "stand", who.gardenId, stand.id, {
+    ...(await placeLast(db, "stand", who.gardenId, stand.id)),
     house_id: stand.houseId,
     pool_id: stand.poolId,
     loop_id: stand.loopId,
@@ -32,14 +34,14 @@ export const saveStand = command(standSchema, (db, stand, who) => {
   });
 });
 
-export const savePool = command(poolSchema, (db, pool, who) =>
-  saveRow(db, "pool", who.gardenId, pool.id, { name: pool.name, cleaning_days: pool.cleaningDays }),
+export const savePool = command(poolSchema, async (db, pool, who) =>
+  saveRow(db, "pool", who.gardenId, pool.id, {
+    ...(await placeLast(db, "pool", who.gardenId, pool.id)),
+    name: pool.name,
+    cleaning_days: pool.cleaningDays,
+  }),
 );
 
-export const removeHouse = command(removeSchema, (db, { id }, who) =>
-  removeRow(db, "house", who.gardenId, id),
-);
-export const removeStand = command(removeSchema, (db, { id }, who) =>
-  removeRow(db, "stand", who.gardenId, id),
-);
+export const removeHouse = command(removeSchema, (db, { id }, who) => removeRow(db, "house", who.gardenId, id));
+export const removeStand = command(removeSchema, (db, { id }, who) => removeRow(db, "stand", who.gardenId, id));
 export const removePool = command(removeSchema, (db, { id }, who) => removeRow(db, "pool", who.gardenId, id));

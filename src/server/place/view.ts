@@ -78,9 +78,7 @@ function growingOn(stand: Stand, { placed, poolStands, plan, rows }: Season): Gr
   );
   const offset = before.reduce((sum, candidate) => sum + standCounts(candidate.spec).sites, 0);
   const sites = standCounts(stand.spec).sites;
-  const today = (placed.get(stand.poolId) ?? []).filter(
-    ({ stay }) => stay.from <= plan.today && plan.today < stay.to,
-  );
+  const today = (placed.get(stand.poolId) ?? []).filter(({ stay }) => stay.from <= plan.today && plan.today < stay.to);
   return today.flatMap(({ stay, runs }) => {
     const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
     const common = {

@@ -37,10 +37,7 @@ export const tickItem = command(tickSchema, async (db, input, who) => {
     loopId: item.refs.loopId ?? null,
     batchId: item.refs.batchId ?? null,
     planned: { figure: item.figure, due: isoFromDay(item.refs.due), stop: item.stop },
-    actual:
-      done === null
-        ? {}
-        : { done, word: item.figure?.word ?? "", dimension: item.figure?.dimension ?? "count" },
+    actual: done === null ? {} : { done, word: item.figure?.word ?? "", dimension: item.figure?.dimension ?? "count" },
     note: input.note,
   });
   await carryOut(db, who, entryId, effectsOf(item, season, input.actual));
@@ -152,10 +149,7 @@ export const enterStore = command(storeReadingSchema, async (db, input, who) => 
     [who.gardenId, input.storeId],
   );
   if (input.storedL > store.capacityL)
-    throw new RefusedError(
-      `In store is ${input.storedL} L; ${store.name} holds ${store.capacityL} L.`,
-      "storedL",
-    );
+    throw new RefusedError(`In store is ${input.storedL} L; ${store.name} holds ${store.capacityL} L.`, "storedL");
   const entryId = await writeEntry(db, who, {
     kind: "store",
     itemKey: store.readOn < who.today ? `store:${input.storeId}` : null,
@@ -249,8 +243,6 @@ async function findItem(db: Db, who: Session, key: string) {
   const { items } = await roundOf(db, season);
   const item = items.find((candidate) => candidate.key === key);
   if (!item)
-    throw new RefusedError(
-      "This item is not on today's round any more: it was done, or the plan has changed.",
-    );
+    throw new RefusedError("This item is not on today's round any more: it was done, or the plan has changed.");
   return { item, season };
 }

@@ -79,11 +79,7 @@ async function changeStock(
   return changed?.change ?? 0;
 }
 
-async function changeSalt(
-  db: Db,
-  gardenId: number,
-  effect: { saltId: number; changeG: number },
-): Promise<number> {
+async function changeSalt(db: Db, gardenId: number, effect: { saltId: number; changeG: number }): Promise<number> {
   const changed = await maybeOne<{ change: number }>(
     db,
     `update salt new set on_hand_g = greatest(0, new.on_hand_g + $3)

@@ -44,8 +44,7 @@ export function effectsOf(item: RoundItem, season: Season, actual: number | null
 /** What following a slip takes off the stocks or the shelf. */
 export function slipEffects(slip: DoseSlip, loop: Loop, season: Season): Effect[] {
   return slip.steps.flatMap((step): Effect[] => {
-    if (step.do === "stock")
-      return [{ kind: "stock", loopId: loop.id, letter: step.letter, changeL: -step.litres }];
+    if (step.do === "stock") return [{ kind: "stock", loopId: loop.id, letter: step.letter, changeL: -step.litres }];
     if (step.do === "salt") return saltEffect(season, step.name, -step.grams);
     return [];
   });

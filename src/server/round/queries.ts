@@ -46,12 +46,7 @@ export function logEntries(db: Db, gardenId: number, filter: LogFilter): Promise
 }
 
 /** What was done or skipped today, and every pick, wash and order of the last days: not asked for again. */
-export async function settledKeys(
-  db: Db,
-  gardenId: number,
-  day: Day,
-  rollOverDays: number,
-): Promise<Set<string>> {
+export async function settledKeys(db: Db, gardenId: number, day: Day, rollOverDays: number): Promise<Set<string>> {
   const rows = await many<{ key: string }>(
     db,
     `select item_key as key from log_entry

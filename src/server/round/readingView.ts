@@ -55,9 +55,7 @@ export async function readingView(
     name: loop.name,
     tankL: loop.tankL,
     workingL: loop.workingL,
-    bands: recipe
-      ? { ecLow: recipe.ecLow, ecHigh: recipe.ecHigh, phLow: recipe.phLow, phHigh: recipe.phHigh }
-      : null,
+    bands: recipe ? { ecLow: recipe.ecLow, ecHigh: recipe.ecHigh, phLow: recipe.phLow, phHigh: recipe.phHigh } : null,
     meter: last && last.ecMsPerCm !== null && last.ph !== null && last.waterC !== null && last.levelL !== null
       ? { ecMsPerCm: last.ecMsPerCm, ph: last.ph, waterC: last.waterC, levelL: last.levelL }
       : null, // prettier-ignore

@@ -82,9 +82,7 @@ export const LOG_FIGURES = {
 
 export const correctionSchema = Joi.object<CorrectionInput>({
   entryId: whole("Entry", 1, Number.MAX_SAFE_INTEGER),
-  values: Joi.object(
-    Object.fromEntries(Object.entries(LOG_FIGURES).map(([key, schema]) => [key, schema.optional()])),
-  )
+  values: Joi.object(Object.fromEntries(Object.entries(LOG_FIGURES).map(([key, schema]) => [key, schema.optional()])))
     .min(1)
     .required()
     .label("Values")

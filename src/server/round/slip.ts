@@ -26,9 +26,7 @@ export function slipFor(
   const feed = season.feeds.get(loopId);
   if (!loop) throw new RefusedError("This tank is not there any more.");
   if (!feed)
-    throw new RefusedError(
-      `${loop.name} has no recipe yet: choose one under Feed, then the slip can be worked out.`,
-    );
+    throw new RefusedError(`${loop.name} has no recipe yet: choose one under Feed, then the slip can be worked out.`);
   const { recipe, sheet, salts } = feed;
   return doseSlip({
     feed: sheet,

@@ -1,12 +1,13 @@
 "use server";
 import { isoFromDay } from "@/core/units/day";
 import { many } from "../db/pool";
-import { saveRow } from "../db/save";
+import { placeLast, saveRow } from "../db/save";
 import { command } from "../session/command";
 import { loopSchema, sourceSchema, storeSchema, turnsSchema } from "./schema";
 
 export const saveLoop = command(loopSchema, async (db, loop, who) => {
   const id = await saveRow(db, "loop", who.gardenId, loop.id, {
+    ...(await placeLast(db, "loop", who.gardenId, loop.id)),
     name: loop.name,
     kind: loop.kind,
     feeding: loop.feeding,

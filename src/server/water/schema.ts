@@ -44,9 +44,7 @@ const pump = Joi.object<PumpInput>({
     .required()
     .label("Pump curve")
     .custom((points: PumpPoint[], helpers) => {
-      const at = points.findIndex(
-        (point, index) => index > 0 && !(point.flowLph > points[index - 1]!.flowLph),
-      );
+      const at = points.findIndex((point, index) => index > 0 && !(point.flowLph > points[index - 1]!.flowLph));
       return at < 0
         ? points
         : helpers.message({
@@ -154,23 +152,7 @@ export const sourceSchema = Joi.object<SourceInput>({
   pricePerM3: measure("Price per m³", 0, 10_000, ""),
   analysisMgPerL: Joi.object()
     .pattern(
-      Joi.string().valid(
-        "NO3-N",
-        "NH4-N",
-        "P",
-        "K",
-        "Ca",
-        "Mg",
-        "S",
-        "Na",
-        "Cl",
-        "Fe",
-        "Mn",
-        "Zn",
-        "Cu",
-        "B",
-        "Mo",
-      ),
+      Joi.string().valid("NO3-N", "NH4-N", "P", "K", "Ca", "Mg", "S", "Na", "Cl", "Fe", "Mn", "Zn", "Cu", "B", "Mo"),
       measure("Analysis", 0, 20_000, "mg/L"),
     )
     .required(),

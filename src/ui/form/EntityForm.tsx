@@ -40,8 +40,7 @@ export function EntityForm<Value>({
   const send = form.handleSubmit(async (values) => {
     const result = await run(values);
     if (result.ok) return onDone?.(result.value);
-    for (const [name, message] of Object.entries(result.fields))
-      form.setError(name, { type: "server", message });
+    for (const [name, message] of Object.entries(result.fields)) form.setError(name, { type: "server", message });
     form.setError("root.server", { type: "server", message: result.message });
   });
   const problem = form.formState.errors.root?.server?.message;
@@ -53,10 +52,7 @@ export function EntityForm<Value>({
         ))}
         {children && <div className="col-span-full">{children}</div>}
         {problem && (
-          <p
-            role="alert"
-            className="col-span-full border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold"
-          >
+          <p role="alert" className="col-span-full border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
             {problem}
           </p>
         )}
@@ -87,9 +83,7 @@ function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[]): Res
 }
 
 function valueAt(values: FieldValues, path: string): unknown {
-  return path
-    .split(".")
-    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], values);
+  return path.split(".").reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], values);
 }
 
 function nested(messages: Readonly<Record<string, string>>): FieldErrors {

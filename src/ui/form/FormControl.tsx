@@ -15,9 +15,7 @@ export function FormControl({ spec }: { spec: FieldSpec }) {
   return (
     <div
       className={
-        spec.wide || spec.type === "note" || spec.type === "months" || spec.type === "weekdays"
-          ? "col-span-full"
-          : ""
+        spec.wide || spec.type === "note" || spec.type === "months" || spec.type === "weekdays" ? "col-span-full" : ""
       }
     >
       <Controller
@@ -32,8 +30,8 @@ export function FormControl({ spec }: { spec: FieldSpec }) {
 interface ControlProps {
   readonly spec: FieldSpec;
   readonly error: string | undefined;
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- values of all kinds of fields pass here
   readonly field: {
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any -- values of all kinds of fields pass here
     value: any;
     onChange: (value: unknown) => void;
     onBlur: () => void;
@@ -78,15 +76,7 @@ function Control({ spec, field, error }: ControlProps) {
                 />
               );
             if (spec.type === "day")
-              return (
-                <DayInput
-                  {...aria}
-                  ref={ref}
-                  value={value as number | null}
-                  onValue={onChange}
-                  onBlur={onBlur}
-                />
-              );
+              return <DayInput {...aria} ref={ref} value={value as number | null} onValue={onChange} onBlur={onBlur} />;
             if (spec.type === "choice")
               return (
                 <select
@@ -96,9 +86,7 @@ function Control({ spec, field, error }: ControlProps) {
                   value={String(value)}
                   onBlur={onBlur}
                   onChange={(event) =>
-                    onChange(
-                      spec.options.find((option) => String(option.value) === event.target.value)?.value,
-                    )
+                    onChange(spec.options.find((option) => String(option.value) === event.target.value)?.value)
                   }
                 >
                   {spec.options.map((option) => (
@@ -177,9 +165,7 @@ function MonthsControl({ spec, field, error }: ControlProps) {
 function WeekdaysControl({ spec, field, error }: ControlProps) {
   const chosen = (field.value as number[] | undefined) ?? [];
   const toggle = (weekday: number) =>
-    field.onChange(
-      chosen.includes(weekday) ? chosen.filter((day) => day !== weekday) : [...chosen, weekday].sort(),
-    );
+    field.onChange(chosen.includes(weekday) ? chosen.filter((day) => day !== weekday) : [...chosen, weekday].sort());
   return (
     <fieldset>
       <legend className="mb-1 text-sm font-bold">{spec.label}</legend>

@@ -20,10 +20,7 @@ export default async function BatchesPage({
   const { plan, input, rows } = worked;
   const asked = await searchParams;
   const weeks = WEEKS.find((count) => String(count) === asked.weeks) ?? 17;
-  const from = Math.min(
-    plan.to - 7 * weeks,
-    Math.max(plan.from, dayOr(asked.from, plan.today - DAYS_BEFORE_TODAY)),
-  );
+  const from = Math.min(plan.to - 7 * weeks, Math.max(plan.from, dayOr(asked.from, plan.today - DAYS_BEFORE_TODAY)));
   const view = seasonView(worked, from, from + 7 * weeks);
   const first = worked.shortages.find((shortage) => shortage.kind === "sites");
   return (
@@ -32,13 +29,7 @@ export default async function BatchesPage({
       facts={`${dayInWords(view.from)} – ${dayInWords(view.to - 1, "year")} · ${view.batches.length} batches${first ? ` · ${first.name.toLowerCase()} over from ${dayInWords(first.day)}` : ""}`}
       tabs={batchTabs("season")}
     >
-      <SeasonSheet
-        view={view}
-        input={input}
-        weeks={weeks}
-        orders={rows.orders}
-        sowWeekdays={worked.who.sowWeekdays}
-      />
+      <SeasonSheet view={view} input={input} weeks={weeks} orders={rows.orders} sowWeekdays={worked.who.sowWeekdays} />
     </Station>
   );
 }

@@ -11,8 +11,7 @@ export default async function GrowthPage() {
   const growing = rows.varieties.map(
     (variety) =>
       plan.batches.filter(
-        (batch) =>
-          batch.variety.id === variety.id && batch.stays[0]!.begun && batch.batch.clearedDay === null,
+        (batch) => batch.variety.id === variety.id && batch.stays[0]!.begun && batch.batch.clearedDay === null,
       ).length,
   );
   return (

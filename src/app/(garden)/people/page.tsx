@@ -9,10 +9,7 @@ export const metadata: Metadata = { title: "People" };
 
 export default async function PeoplePage() {
   const who = await session();
-  const [people, garden] = await Promise.all([
-    members(pool(), who.gardenId),
-    gardenSettings(pool(), who.gardenId),
-  ]);
+  const [people, garden] = await Promise.all([members(pool(), who.gardenId), gardenSettings(pool(), who.gardenId)]);
   return (
     <Station title="People" facts={`${garden.name}${garden.place ? `, ${garden.place}` : ""}`}>
       <PeopleSheet members={people} garden={garden} meId={who.personId} />

@@ -22,10 +22,7 @@ export default async function PlacePage({
     houses[1] ??
     houses[0];
   return (
-    <Station
-      title="Place"
-      facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}
-    >
+    <Station title="Place" facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}>
       <HousePlan
         key={chosen?.house.id}
         houses={houses.map(({ house }) => ({ id: house.id, name: house.name }))}

@@ -24,8 +24,7 @@ export default async function RoundPage({
   const item = entry ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
   const opened = Boolean(chosen.item ?? chosen.entry);
   const stops = stopsOf(items, done);
-  const loopId =
-    item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null;
+  const loopId = item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null;
   const tank = loopId ? await readingView(season, loopId, entry) : null;
   const store = season.rows.stores.find((candidate) => candidate.id === item?.refs.storeId);
   return (

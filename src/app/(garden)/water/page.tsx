@@ -16,11 +16,7 @@ export default async function WaterPage({ searchParams }: { searchParams: Promis
   return (
     <Station
       title="Water"
-      facts={
-        loop
-          ? `${loop.name} loop · ${on.length ? on.join(", ").toLowerCase() : "no stands yet"}`
-          : "no loop yet"
-      }
+      facts={loop ? `${loop.name} loop · ${on.length ? on.join(", ").toLowerCase() : "no stands yet"}` : "no loop yet"}
       tabs={waterTabs("ladder")}
     >
       <LoopSheet

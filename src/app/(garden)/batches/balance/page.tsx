@@ -21,9 +21,7 @@ export default async function BalancePage() {
     (_, week) => plan.today + week * WEEK,
   );
   const mean = (series: Float64Array | undefined, day: number) =>
-    series
-      ? series.subarray(day - plan.from, day - plan.from + WEEK).reduce((sum, value) => sum + value, 0) / WEEK
-      : 0;
+    series ? series.subarray(day - plan.from, day - plan.from + WEEK).reduce((sum, value) => sum + value, 0) / WEEK : 0;
   const missed = plan.deliveries.filter(
     (delivery) => delivery.day >= plan.today && delivery.wanted - delivery.given > 1e-6,
   ).length;

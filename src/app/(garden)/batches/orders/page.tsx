@@ -9,9 +9,7 @@ export const metadata: Metadata = { title: "Orders" };
 export default async function OrdersPage() {
   const { rows, plan, who } = await season();
   const ahead = rows.orders.map((order) => {
-    const days = plan.deliveries.filter(
-      (delivery) => delivery.orderId === order.id && delivery.day >= who.today,
-    );
+    const days = plan.deliveries.filter((delivery) => delivery.orderId === order.id && delivery.day >= who.today);
     const missed = days.filter((delivery) => delivery.wanted - delivery.given > 1e-6);
     const first = missed[0];
     return {

@@ -10,12 +10,7 @@ export default async function SowingPage() {
   const { rows, who } = await season();
   return (
     <Station title="Sowing" facts="which day, how many cells, how many seeds" tabs={growthTabs("sowing")}>
-      <SowingSheet
-        varieties={rows.varieties}
-        pools={rows.pools}
-        today={who.today}
-        sowWeekdays={who.sowWeekdays}
-      />
+      <SowingSheet varieties={rows.varieties} pools={rows.pools} today={who.today} sowWeekdays={who.sowWeekdays} />
     </Station>
   );
 }

@@ -10,11 +10,7 @@ const MOST_ROWS = 50_000;
 /** The log as CSV, with the filter of the sheet; figures in the inside units that their columns name. */
 export async function GET(request: Request): Promise<Response> {
   const who = await session();
-  const { filter, problem } = logFilterOf(
-    Object.fromEntries(new URL(request.url).searchParams),
-    who.today,
-    MOST_ROWS,
-  );
+  const { filter, problem } = logFilterOf(Object.fromEntries(new URL(request.url).searchParams), who.today, MOST_ROWS);
   if (problem)
     return new Response(`${problem}\n`, {
       status: 400,

@@ -1,0 +1,142 @@
+import { spawn, spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import pg from "pg";
+import { loadDemo } from "../demo/load";
+import { transaction } from "../src/server/db/pool";
+import { createGarden } from "../src/server/people/newGarden";
+import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
+import { migrate } from "./lib/migrate";
+import { buildIfStale } from "./lib/web";
+
+/** The day on which the demo garden stands in browser tests and pictures. */
+export const FIXED_DAY = "2027-09-02";
+
+const totals = { passed: 0, failed: 0 };
+const folder = mkdtempSync(join(tmpdir(), "seed-round-test-"));
+let cluster: Cluster | undefined;
+
+process.env.SEED_ROUND_DIST = ".next-test";
+process.env.NEXT_TELEMETRY_DISABLED = "1";
+for (const signal of ["SIGINT", "SIGTERM"] as const) process.on(signal, () => void finish(1));
+
+main().then(
+  () => finish(totals.failed > 0 ? 1 : 0),
+  (error: unknown) => {
+    console.error(error);
+    totals.failed += 1;
+    void finish(1);
+  },
+);
+
+async function main() {
+  check("types of core, without DOM and Node", "tsc", "--noEmit", "-p", "src/core");
+  check("types", "tsc", "--noEmit");
+  check("lint", "eslint", ".", "--max-warnings", "0");
+  check("format", "prettier", "--check", ".");
+  await jest("unit", {});
+  cluster = await startCluster(folder, true);
+  await templates(cluster);
+  await jest("database", { SEED_ROUND_TEST_URL: cluster.url() });
+  step("build", () => buildIfStale());
+  await journeys({ SEED_ROUND_TEST_URL: cluster.url(), SEED_ROUND_TODAY: FIXED_DAY });
+}
+
+/** One database with the tables, one with a garden and nothing in it, one with the demo garden; tests copy them. */
+async function templates(on: Cluster) {
+  await ensureDatabase(on, "empty_template");
+  await migrate(on.url("empty_template"));
+  await ensureDatabase(on, "demo_template", "empty_template");
+  await ensureDatabase(on, "bare_template", "empty_template");
+  await bareGarden(on.url("bare_template"));
+  process.env.SEED_ROUND_TODAY = FIXED_DAY;
+  await loadDemo(on.url("demo_template"), { reset: false });
+  delete process.env.SEED_ROUND_TODAY;
+}
+
+async function bareGarden(databaseUrl: string) {
+  const months = new Array<number>(12).fill(0);
+  const garden = {
+    name: "New garden",
+    place: "",
+    latitudeDeg: 40,
+    timeZone: "UTC",
+    currency: "€",
+    rainMmByMonth: months,
+    wetDaysByMonth: months,
+    sowWeekdays: [1, 4],
+    isDemo: false,
+  };
+  const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
+  await transaction((db) => createGarden(db, garden, "Keeper"), pool);
+  await pool.end();
+}
+
+function check(name: string, program: string, ...args: string[]) {
+  step(name, () => {
+    const done = spawnSync(join("node_modules", ".bin", program), args, { stdio: ["ignore", "pipe", "pipe"] });
+    if (done.status !== 0) throw new Error(`${done.stdout}${done.stderr}`);
+  });
+}
+
+function step(name: string, work: () => void) {
+  const start = Date.now();
+  try {
+    work();
+    totals.passed += 1;
+    console.log(`ok      ${name} (${seconds(start)})`);
+  } catch (error) {
+    totals.failed += 1;
+    console.log(`FAILED  ${name}\n${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
+async function jest(project: string, environment: Record<string, string>) {
+  const start = Date.now();
+  const report = join(folder, `${project}.json`);
+  await run("jest", ["--selectProjects", project, "--json", `--outputFile=${report}`, "--silent"], environment);
+  const result = JSON.parse(readFileSync(report, "utf8")) as {
+    numPassedTests: number;
+    numFailedTests: number;
+    numRuntimeErrorTestSuites: number;
+  };
+  count(`${project} tests`, result.numPassedTests, result.numFailedTests + result.numRuntimeErrorTestSuites, start);
+}
+
+async function journeys(environment: Record<string, string>) {
+  const start = Date.now();
+  const report = join(folder, "journeys.json");
+  await run("playwright", ["test"], { ...environment, PLAYWRIGHT_JSON_OUTPUT_NAME: report });
+  const { stats } = JSON.parse(readFileSync(report, "utf8")) as {
+    stats: { expected: number; unexpected: number; flaky: number };
+  };
+  count("browser journeys", stats.expected, stats.unexpected + stats.flaky, start);
+}
+
+function count(name: string, passed: number, failed: number, start: number) {
+  totals.passed += passed;
+  totals.failed += failed;
+  console.log(`${failed ? "FAILED" : "ok    "}  ${name}: ${passed} passed, ${failed} failed (${seconds(start)})`);
+}
+
+function run(program: string, args: string[], environment: Record<string, string>): Promise<void> {
+  return new Promise((resolve) => {
+    const child = spawn(join("node_modules", ".bin", program), args, {
+      stdio: ["ignore", "inherit", "inherit"],
+      env: { ...process.env, ...environment },
+    });
+    child.on("exit", () => resolve());
+  });
+}
+
+function seconds(start: number): string {
+  return `${((Date.now() - start) / 1000).toFixed(1)} s`;
+}
+
+async function finish(code: number) {
+  await cluster?.stop();
+  rmSync(folder, { recursive: true, force: true });
+  console.log(`${totals.passed} passed, ${totals.failed} failed`);
+  process.exit(code);
+}

@@ -1,0 +1,56 @@
+import { test as base, expect, type Page } from "@playwright/test";
+import pg from "pg";
+import { serve, type WebServer } from "../../scripts/lib/web";
+
+/** A running copy of the application on a database of its own. */
+export interface Garden {
+  readonly url: string;
+  /** Asks the database, for what the screen does not say. */
+  rows<Row extends pg.QueryResultRow>(sql: string, values?: unknown[]): Promise<Row[]>;
+}
+
+interface Options {
+  /** Which database the garden is a copy of. */
+  readonly template: "demo_template" | "bare_template";
+}
+
+/** Journeys run against the built application, real PostgreSQL and a garden that nobody else touches. */
+export const test = base.extend<Options & { garden: Garden }>({
+  template: ["demo_template", { option: true }],
+  garden: async ({ template }, use, info) => {
+    const server = process.env.SEED_ROUND_TEST_URL!;
+    const name = `journey_${info.workerIndex}_${info.testId.replaceAll(/\W/gu, "").slice(-12).toLowerCase()}_${info.retry}`;
+    await administer(server, `create database ${name} template ${template}`);
+    const databaseUrl = server.replace(/\/postgres$/u, `/${name}`);
+    const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
+    let web: WebServer | undefined;
+    try {
+      web = await serve({ DATABASE_URL: databaseUrl });
+      await use({ url: web.url, rows: async (sql, values) => (await pool.query(sql, values)).rows });
+    } finally {
+      await web?.stop();
+      await pool.end();
+      await administer(server, `drop database if exists ${name} with (force)`);
+    }
+  },
+  baseURL: async ({ garden }, use) => use(garden.url),
+});
+
+export { expect };
+
+async function administer(url: string, sql: string) {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  // Copying a template wants it to itself; journeys that start together wait for one another.
+  await client.query("select pg_advisory_lock(4711)");
+  try {
+    await client.query(sql);
+  } finally {
+    await client.end();
+  }
+}
+
+/** Waits until the page answers to the hand: its forms are alive. */
+export async function ready(page: Page) {
+  await page.waitForLoadState("networkidle");
+}

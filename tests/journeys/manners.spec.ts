@@ -1,0 +1,149 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, ready, test } from "./garden";
+
+const SHEETS = [
+  "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
+  "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people",
+]; // prettier-ignore
+
+for (const colorScheme of ["light", "dark"] as const)
+  test.describe(`${colorScheme} scheme`, () => {
+    test.use({ colorScheme });
+    test(`axe finds nothing on any sheet, ${colorScheme}`, async ({ page }) => {
+      for (const sheet of SHEETS) {
+        await page.goto(sheet);
+        await ready(page);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map(({ id, nodes }) => `${sheet}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+      }
+    });
+  });
+
+test("axe finds nothing in forms, cards and answers", async ({ page }) => {
+  const clean = async (where: string) => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
+  };
+  for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"]] as const) {
+    await page.goto(sheet);
+    await ready(page);
+    await page.getByRole("button", { name: button }).click();
+    await expect(page.getByRole("dialog")).toBeVisible();
+    await clean(`${sheet}, ${button}`);
+  } // prettier-ignore
+  await page.goto("/batches");
+  await ready(page);
+  await page.locator("button[data-batch]").filter({ hasText: "Batavia" }).last().click();
+  await clean("batch card");
+});
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test("nothing is wider than the screen, and the walk is done with a thumb", async ({ page, garden }) => {
+    for (const sheet of SHEETS) {
+      await page.goto(sheet);
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect(`${sheet} ${over}`).toBe(`${sheet} 0`);
+    }
+    await page.goto("/round");
+    await ready(page);
+    const item = page.getByRole("link", { name: /Pick Batavia lettuce for Household crates/ });
+    expect((await item.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+    await item.tap();
+    await expect(page.getByRole("region", { name: /Pick Batavia/ }).getByText("18 heads")).toBeVisible();
+    await page.getByRole("button", { name: "Done as said" }).tap();
+    await expect(page.getByRole("link", { name: /Pick Batavia lettuce.*done/ })).toBeVisible();
+    expect(await garden.rows("select 1 from log_entry where kind = 'pick' and day = '2027-09-02'")).toHaveLength(1);
+  });
+});
+
+test("bad input: each error stands beside its field with value and range, and what was typed stays", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/place");
+  await ready(page);
+  await page.getByRole("button", { name: "Change Leaf bank" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Pitch, plant to plant").fill("7 m");
+  await dialog.getByLabel("Channel width").fill("wide");
+  await dialog.getByLabel("Lines", { exact: true }).fill("2.5");
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog.getByText("Pitch is 7 m; it must not be wider than the line")).toBeVisible();
+  await expect(dialog.getByText('"wide" is not a number')).toBeVisible();
+  await expect(dialog.getByText("Lines is 2.5; it must be a whole number")).toBeVisible();
+  await expect(dialog.getByLabel("Channel width")).toHaveValue("wide");
+  await expect(dialog.getByLabel("Pitch, plant to plant")).toHaveValue(/7/);
+  expect(await garden.rows("select spec -> 'pitchM' as pitch from stand where name = 'Leaf bank'")).toEqual([
+    { pitch: 0.25 },
+  ]);
+
+  await page.goto("/feed");
+  await ready(page);
+  await page.getByRole("button", { name: "Change this recipe" }).click();
+  await dialog.getByLabel("Stock of magnesium sulfate heptahydrate").selectOption("A");
+  await expect(dialog.getByText(/in one stock drop gypsum: calcium with sulfate/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog.getByText(/Stock A is refused/).first()).toBeVisible();
+  expect(
+    await garden.rows(
+      "select stock from recipe_salt join salt on salt.id = salt_id where salt.name like 'magnesium sulf%' limit 1",
+    ),
+  ).toEqual([{ stock: "B" }]);
+
+  expect((await page.request.get("/round/log.csv?from=yesterday")).status()).toBe(400);
+  await page.goto("/round/log?from=2027-13-01&kind=%3Cscript%3E");
+  await expect(page.getByText(/From "2027-13-01" is not a date/)).toBeVisible();
+  for (const path of [
+    "/batches?from=nonsense&weeks=-4",
+    "/round?item=%00",
+    "/water?loop=999999",
+    "/place?house=x&stand=y",
+  ])
+    expect(`${path} ${(await page.request.get(path)).status()}`).toBe(`${path} 200`);
+});
+
+test("a pool over capacity and a pump too weak are shown, and do not block entering them", async ({ page }) => {
+  await page.goto("/water");
+  await ready(page);
+  await page.getByRole("button", { name: "Change this loop" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Highest outlet, over the floor").fill("3.1 m");
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog).toBeHidden();
+  const pump = page.locator("[data-rung=pump]");
+  await expect(pump).toContainText("short");
+  await expect(page.getByText(/Run the banks in 2 turns/)).toBeVisible();
+  await page.getByRole("button", { name: "Pump: has: how it came about" }).click();
+  await expect(
+    page.getByText(/The flow at which the pump’s curve meets|The flow at which the pump's curve meets/),
+  ).toBeVisible();
+  await expect(page.getByRole("link", { name: /Water.*Leaf loop falls short/ })).toBeVisible();
+});
+
+test("the plan is walked with the keyboard, zoomed, and a change of units reaches every sheet", async ({ page }) => {
+  await page.goto("/place");
+  await ready(page);
+  const bank = page.getByRole("slider", { name: /Leaf bank/ });
+  await bank.focus();
+  for (let line = 0; line < 6; line++) await page.keyboard.press("ArrowDown");
+  await expect(bank).toHaveAttribute("aria-valuetext", /^channel 7: /);
+  await expect(page.getByText("Leaf bank, channel 7", { exact: true })).toBeVisible();
+  const drawing = page.getByRole("group", { name: /Plan of Net house/ }).locator("> g");
+  await expect(drawing).toHaveAttribute("transform", /scale\(1\)/);
+  await page.getByRole("button", { name: "Closer" }).click();
+  await expect(drawing).toHaveAttribute("transform", /scale\(1\.6/);
+  await page.goto("/people");
+  await ready(page);
+  await page.getByLabel("Lengths and volumes").selectOption("ft, US gal");
+  await page.getByLabel("Strength").selectOption("CF");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Garden saved")).toBeVisible();
+  await page.goto("/feed");
+  await expect(page.getByText("15 CF")).toBeVisible();
+  await page.goto("/place");
+  await expect(page.getByText(/78\.7 ft × 39\.4 ft/)).toBeVisible();
+});
