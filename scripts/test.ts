@@ -9,9 +9,11 @@ import { createGarden } from "../src/server/people/newGarden";
 import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
 import { migrate } from "./lib/migrate";
 import { buildIfStale } from "./lib/web";
+import { FIXED_DAY } from "./lib/withDemo";
 
-/** The day on which the demo garden stands in browser tests and pictures. */
-export const FIXED_DAY = "2027-09-02";
+/** `npm test -- unit | database | browser [name]` runs one part, for whoever works on it; without words all of it. */
+const [only, ...names] = process.argv.slice(2);
+const wants = (part: string) => only === undefined || only === part;
 
 const totals = { passed: 0, failed: 0 };
 const folder = mkdtempSync(join(tmpdir(), "seed-round-test-"));
@@ -31,14 +33,18 @@ main().then(
 );
 
 async function main() {
-  check("types of core, without DOM and Node", "tsc", "--noEmit", "-p", "src/core");
-  check("types", "tsc", "--noEmit");
-  check("lint", "eslint", ".", "--max-warnings", "0");
-  check("format", "prettier", "--check", ".");
-  await jest("unit", {});
+  if (wants("checks")) {
+    check("types of core, without DOM and Node", "tsc", "--noEmit", "-p", "src/core");
+    check("types", "tsc", "--noEmit");
+    check("lint", "eslint", ".", "--max-warnings", "0");
+    check("format", "prettier", "--check", ".");
+  }
+  if (wants("unit")) await jest("unit", {});
+  if (!wants("database") && !wants("browser")) return;
   cluster = await startCluster(folder, true);
   await templates(cluster);
-  await jest("database", { SEED_ROUND_TEST_URL: cluster.url() });
+  if (wants("database")) await jest("database", { SEED_ROUND_TEST_URL: cluster.url() });
+  if (!wants("browser")) return;
   step("build", () => buildIfStale());
   await journeys({ SEED_ROUND_TEST_URL: cluster.url(), SEED_ROUND_TODAY: FIXED_DAY });
 }
@@ -95,7 +101,11 @@ function step(name: string, work: () => void) {
 async function jest(project: string, environment: Record<string, string>) {
   const start = Date.now();
   const report = join(folder, `${project}.json`);
-  await run("jest", ["--selectProjects", project, "--json", `--outputFile=${report}`, "--silent"], environment);
+  await run(
+    "jest",
+    [...names, "--selectProjects", project, "--json", `--outputFile=${report}`, "--silent"],
+    environment,
+  );
   const result = JSON.parse(readFileSync(report, "utf8")) as {
     numPassedTests: number;
     numFailedTests: number;
@@ -107,7 +117,7 @@ async function jest(project: string, environment: Record<string, string>) {
 async function journeys(environment: Record<string, string>) {
   const start = Date.now();
   const report = join(folder, "journeys.json");
-  await run("playwright", ["test"], { ...environment, PLAYWRIGHT_JSON_OUTPUT_NAME: report });
+  await run("playwright", ["test", ...names], { ...environment, PLAYWRIGHT_JSON_OUTPUT_NAME: report });
   const { stats } = JSON.parse(readFileSync(report, "utf8")) as {
     stats: { expected: number; unexpected: number; flaky: number };
   };

@@ -7,13 +7,14 @@ import { freePort, pause } from "./cluster";
 const ROOT = join(import.meta.dirname, "..", "..");
 const NEXT = join(ROOT, "node_modules", "next", "dist", "bin", "next");
 const BUILT_FROM = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
-const STAMP = join(ROOT, process.env.SEED_ROUND_DIST ?? ".next", "built-from");
 const START_TIMEOUT_MS = 30_000;
 
 /** Builds the application unless the last build was made from the same files. */
 export function buildIfStale(): void {
   const hash = sourceHash();
-  if (existsSync(STAMP) && readFileSync(STAMP, "utf8") === hash) return;
+  // Tests and measurements build into a folder of their own, named while they run.
+  const stamp = join(ROOT, process.env.SEED_ROUND_DIST ?? ".next", "built-from");
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === hash) return;
   console.log("Building the application …");
   try {
     execFileSync(process.execPath, [NEXT, "build"], {
@@ -25,7 +26,7 @@ export function buildIfStale(): void {
     const { stdout, stderr } = error as { stdout?: Buffer; stderr?: Buffer };
     throw new Error(`The build failed:\n${stdout?.toString() ?? ""}${stderr?.toString() ?? ""}`);
   }
-  writeFileSync(STAMP, hash);
+  writeFileSync(stamp, hash);
 }
 
 export interface WebServer {

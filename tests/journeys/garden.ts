@@ -17,7 +17,7 @@ interface Options {
 /** Journeys run against the built application, real PostgreSQL and a garden that nobody else touches. */
 export const test = base.extend<Options & { garden: Garden }>({
   template: ["demo_template", { option: true }],
-  garden: async ({ template }, use, info) => {
+  garden: async ({ template }, provide, info) => {
     const server = process.env.SEED_ROUND_TEST_URL!;
     const name = `journey_${info.workerIndex}_${info.testId.replaceAll(/\W/gu, "").slice(-12).toLowerCase()}_${info.retry}`;
     await administer(server, `create database ${name} template ${template}`);
@@ -26,14 +26,14 @@ export const test = base.extend<Options & { garden: Garden }>({
     let web: WebServer | undefined;
     try {
       web = await serve({ DATABASE_URL: databaseUrl });
-      await use({ url: web.url, rows: async (sql, values) => (await pool.query(sql, values)).rows });
+      await provide({ url: web.url, rows: async (sql, values) => (await pool.query(sql, values)).rows });
     } finally {
       await web?.stop();
       await pool.end();
       await administer(server, `drop database if exists ${name} with (force)`);
     }
   },
-  baseURL: async ({ garden }, use) => use(garden.url),
+  baseURL: async ({ garden }, provide) => provide(garden.url),
 });
 
 export { expect };

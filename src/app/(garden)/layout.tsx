@@ -30,13 +30,13 @@ export default async function GardenLayout({ children }: { children: ReactNode }
       </a>
       <div className="md:grid md:grid-cols-[176px_1fr] print:block">
         <div className="no-print border-rule bg-ground max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:border-t-2 md:sticky md:top-0 md:h-screen md:border-r">
-          <div className="hidden items-start justify-between pb-7 pl-5 pr-1 pt-6 md:flex">
+          <header className="hidden items-start justify-between pb-7 pl-5 pr-1 pt-6 md:flex">
             <div>
               <p className="sign text-2xl">Seed Round</p>
               <p className="text-sm text-soft">{who.gardenName}</p>
             </div>
             <LightSwitch initial={light === "night" || light === "paper" ? light : null} />
-          </div>
+          </header>
           <PipeNav stations={stations} />
         </div>
         <main id="sheet" className="min-w-0 max-md:pb-20">

@@ -17,7 +17,7 @@ export function NutrientBars({ sheet }: { sheet: FeedSheet }) {
           <th className="w-16 font-normal">mg/L</th>
           <th className="w-24 text-right font-normal">wanted</th>
           <th className="w-24 text-right font-normal">comes to</th>
-          <th className="pl-4 font-normal" />
+          <th className="pl-4 font-normal">against the target</th>
           <th className="w-20 text-right font-normal">miss</th>
         </tr>
       </thead>

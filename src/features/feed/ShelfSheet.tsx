@@ -40,7 +40,7 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
               <th className="text-right font-normal">on the shelf</th>
               <th className="text-right font-normal">the plan takes</th>
               <th className="pl-6 font-normal">empty</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>

@@ -37,7 +37,7 @@ export function refusedBecause(error: unknown): { field?: string; message: strin
       return { message: "This is there already." };
     case FOREIGN_KEY:
       return {
-        message: error.message.includes("still referenced")
+        message: error.detail?.includes("still referenced")
           ? `It is still used (${(error.table ?? "elsewhere").replace("_", " ")}): take it out there first.`
           : "It refers to something that is not in this garden.",
       };

@@ -1,0 +1,34 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { loadDemo } from "../../demo/load";
+import { ensureDatabase, startCluster } from "./cluster";
+import { migrate } from "./migrate";
+import { buildIfStale, serve } from "./web";
+
+/** The day on which the demo garden stands in tests, pictures and measurements. */
+export const FIXED_DAY = "2027-09-02";
+
+/** Runs a piece of work on the built application with the demo garden in a throwaway cluster. */
+export async function withDemo(work: (demo: { url: string; databaseUrl: string }) => Promise<void>): Promise<void> {
+  process.env.SEED_ROUND_DIST = ".next-test";
+  process.env.SEED_ROUND_TODAY = FIXED_DAY;
+  const folder = mkdtempSync(join(tmpdir(), "seed-round-demo-"));
+  const cluster = await startCluster(folder, true);
+  try {
+    await ensureDatabase(cluster, "demo");
+    const databaseUrl = cluster.url("demo");
+    await migrate(databaseUrl);
+    await loadDemo(databaseUrl, { reset: false });
+    buildIfStale();
+    const web = await serve({ DATABASE_URL: databaseUrl });
+    try {
+      await work({ url: web.url, databaseUrl });
+    } finally {
+      await web.stop();
+    }
+  } finally {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}

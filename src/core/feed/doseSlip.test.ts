@@ -1,0 +1,117 @@
+import { doseSlip, type DoseSlipInput, type SlipStep } from "./doseSlip";
+import { ecOfIons } from "./ec";
+import { feedSheet, type FeedSheetInput, type RecipeSalt } from "./feedSheet";
+import { mixIons } from "./nutrients";
+import { SALT_LIBRARY } from "./salts";
+
+const A = ["calcium nitrate, commercial double salt", "potassium nitrate", "Fe-DTPA 11 %"];
+const B = ["monopotassium phosphate", "monoammonium phosphate", "potassium sulfate", "magnesium sulfate heptahydrate"];
+const salts: RecipeSalt[] = [...A, ...B].map((name, id) => ({
+  ...SALT_LIBRARY.find((salt) => salt.name === name)!,
+  id,
+  stock: A.includes(name) ? "A" : "B",
+}));
+const feedInput: FeedSheetInput = {
+  targetsMgPerL: { "NO3-N": 180, "NH4-N": 15, P: 50, K: 280, Ca: 170, Mg: 30, S: 45, Fe: 2 }, ecMsPerCm: 1.5, salts, waterMgPerL: { Na: 2, Cl: 4 },
+  waterAlkalinityMgCaco3PerL: 3, ratioR: 100, convention: "in", coldestC: 8, feedLpd: 100,
+  stocks: [{ letter: "A", volumeL: 50, leftL: 20 }, { letter: "B", volumeL: 50, leftL: 20 }],
+}; // prettier-ignore
+const feed = feedSheet(feedInput);
+const slip = (reading: Partial<DoseSlipInput["reading"]>, more: Partial<DoseSlipInput> = {}) =>
+  doseSlip({
+    feed, saltNames: salts.map((salt) => salt.name), feeding: "stocks", reading: { ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 600, ...reading }, before: null,
+    bands: { ecLow: 1.3, ecHigh: 1.7, ecTarget: 1.5, phLow: 5.7, phHigh: 6.3 }, workingL: 600, greatestL: 640, acid: "phosphoric", sourceWithLowerEc: null, ...more,
+  }); // prettier-ignore
+const litres = (steps: readonly SlipStep[], what: SlipStep["do"], letter?: string) => {
+  const step = steps.find(
+    (candidate) =>
+      candidate.do === what && (letter === undefined || (candidate.do === "stock" && candidate.letter === letter)),
+  );
+  return step && "litres" in step ? step.litres : 0;
+};
+
+test("the feed sheet makes the wanted EC, splits it over the stocks and says how long they last", () => {
+  const ec = ecOfIons(mixIons([[1, feed.waterIons], [feed.strength!, feed.recipeIons]])); // prettier-ignore
+  expect(ec).toBeCloseTo(1.5, 6);
+  expect(feed.stocks.map((stock) => stock.salts.map((salt) => salt.name))).toEqual([A, B]);
+  expect(feed.stocks[0]!.daysLeft.exact).toBeCloseTo(20, 9);
+  expect(feed.stocks[0]!.salts[0]!.tankG).toBeCloseTo((feed.gPer1000L[0]! / 1000) * 100 * 50, 9);
+  expect(feedSheet({ ...feedInput, waterMgPerL: { Na: 300, Cl: 460 } }).strength).toBeNull();
+});
+
+test("in the band nothing is done", () => {
+  expect(slip({})).toMatchObject({
+    verdict: "in-band",
+    steps: [],
+    says: ["Strength, pH and level are where they should be."],
+  });
+});
+
+test("weak and low: water first, then A, a stir, B, a wait; mixed by hand it comes to the target", () => {
+  const { steps, cautions } = slip({ ecMsPerCm: 1.05, levelL: 520 });
+  expect(steps.map((step) => step.do)).toEqual(["water", "stock", "wait", "stock", "wait"]);
+  expect(cautions).toEqual(["salts"]);
+  const [water, a, b] = [litres(steps, "water"), litres(steps, "stock", "A"), litres(steps, "stock", "B")];
+  expect(520 + water + a + b).toBeCloseTo(600, 6);
+  // Independent mixing: the old tank by its own strength, and stock at factor × strength of the recipe as written.
+  let strength = 0;
+  while (ecOfIons(mixIons([[1, feed.waterIons], [strength, feed.recipeIons]])) < 1.05) strength += 1e-4; // prettier-ignore
+  const recipeL = 520 * strength + a * feed.factor * feed.strength!;
+  const mixed = mixIons([[(520 + water) / 600, feed.waterIons], [recipeL / 600, feed.recipeIons]]); // prettier-ignore
+  expect(ecOfIons(mixed)).toBeCloseTo(1.5, 2);
+});
+
+test("mixed dry, the same need is weighed salt by salt", () => {
+  const { steps } = slip({ ecMsPerCm: 1.05, levelL: 600 }, { feeding: "dry" });
+  const grams = steps.flatMap((step) => (step.do === "salt" ? [[step.name, step.grams] as const] : []));
+  expect(grams.map(([name]) => name)).toEqual(salts.filter((_, i) => feed.gPer1000L[i]! > 0).map((salt) => salt.name));
+  const share = grams[0]![1] / feed.gPer1000L[0]!;
+  for (const [name, amount] of grams)
+    expect(amount / feed.gPer1000L[salts.findIndex((salt) => salt.name === name)]!).toBeCloseTo(share, 9);
+});
+
+test("too strong: water as far as there is room, else the least drain and a refill; over the rim it is let out first", () => {
+  const room = slip({ ecMsPerCm: 1.8, levelL: 560 }, { greatestL: 900 });
+  expect(room.steps.map((step) => step.do)).toEqual(["water", "wait"]);
+  const full = slip({ ecMsPerCm: 2.6, levelL: 610 });
+  expect(full.steps.map((step) => step.do)).toEqual(["drain", "water", "wait"]);
+  expect(610 - litres(full.steps, "drain") + litres(full.steps, "water")).toBeCloseTo(640, 6);
+  expect(full.cautions).toContain("discharge");
+  expect(litres(slip({ levelL: 700 }).steps, "drain")).toBeCloseTo(60, 9);
+});
+
+test("water too strong for the target: no steps, and which source could", () => {
+  const salty = feedSheet({
+    ...feedInput,
+    waterMgPerL: { Na: 140, Cl: 210, Ca: 92, Mg: 21 },
+    waterAlkalinityMgCaco3PerL: 240,
+    ecMsPerCm: 2.2,
+  });
+  const bands = { ecLow: 1, ecHigh: 1.2, ecTarget: 1.1, phLow: 5.7, phHigh: 6.3 };
+  const found = slip({ ecMsPerCm: 2.6 }, { feed: salty, sourceWithLowerEc: "Rain", bands });
+  expect(found).toMatchObject({ verdict: "cannot", steps: [] });
+  expect(found.says.at(-1)).toContain("Rain could");
+});
+
+test("pH: half the acid first and where it should come to; base the other way; both with their caution", () => {
+  const high = slip({ ph: 7 });
+  expect(high.steps.map((step) => step.do)).toEqual(["acid", "wait"]);
+  expect(high.steps[0]).toMatchObject({
+    name: "phosphoric acid 75 %",
+    unit: "mL",
+    note: expect.stringMatching(/pH should come to 6\.\d/u),
+  });
+  expect(high.cautions).toEqual(["acid"]);
+  expect(slip({ ph: 7 }, { acid: "citric" }).steps[0]).toMatchObject({ name: "citric acid", unit: "g" });
+  expect(slip({ ph: 5.2 }).steps[0]).toMatchObject({ do: "base", name: "potassium bicarbonate" });
+});
+
+test("what changed since the last reading is said in words", () => {
+  expect(slip({ ecMsPerCm: 1.4, levelL: 560 }, { before: { ecMsPerCm: 1.5, levelL: 600 } }).says[0]).toContain(
+    "eat faster than they drink",
+  );
+  expect(slip({ ecMsPerCm: 1.65, levelL: 560 }, { before: { ecMsPerCm: 1.5, levelL: 600 } }).says[0]).toContain(
+    "drink faster than they eat",
+  );
+  expect(slip({ waterC: 27 }).says.join(" ")).toContain("roots want more oxygen");
+});

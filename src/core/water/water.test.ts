@@ -1,0 +1,120 @@
+import { dayFromIso } from "../units/day";
+import { ladder, type LadderInput } from "./ladder";
+import { frictionFactor } from "./pipeFriction";
+import { pumpCurve } from "./pumpCurve";
+import { supplyHorizon, type WaterSource } from "./supply";
+import { clockText, timerMinutes, timerRuns } from "./timer";
+
+test("timers: few long runs, many short ones, all day; a run is cut off by the next start", () => {
+  expect(timerRuns({ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }).map((run) => clockText(run.startMin))).toEqual(
+    ["07:00", "08:30", "10:00", "11:30", "13:00", "14:30", "16:00", "17:30"],
+  ); // prettier-ignore
+  expect(timerMinutes({ kind: "times", timesMin: [600, 480, 490], runMin: 20 })).toBe(10 + 20 + 20);
+  expect(timerMinutes({ kind: "continuous" })).toBe(1440);
+  expect(() => timerRuns({ kind: "every", everyMin: 10, runMin: 11, fromMin: 0, toMin: 60 })).toThrow(
+    "runMin is 11; it must be from 0.05 to 10",
+  );
+  expect(() => timerRuns({ kind: "times", timesMin: [1500], runMin: 5 })).toThrow("timesMin is 1500");
+});
+
+test("friction factor: laminar, turbulent, and between them one smooth curve", () => {
+  expect(frictionFactor(1000, 0.0001)).toBe(0.064);
+  const step = 0.01;
+  for (const edge of [2000, 4000]) {
+    const [before, after] = [frictionFactor(edge - step, 1e-4), frictionFactor(edge + step, 1e-4)];
+    expect(Math.abs(after - before)).toBeLessThan(1e-6);
+    const slope = (re: number) => (frictionFactor(re + step / 2, 1e-4) - frictionFactor(re - step / 2, 1e-4)) / step;
+    expect(slope(edge + step)).toBeCloseTo(slope(edge - step), 6);
+  }
+});
+
+test("a pump curve goes through its points, never rises between falling ones, and refuses flows that do not rise", () => {
+  const points = [{ flowLph: 0, headM: 5.5 }, { flowLph: 3500, headM: 3 }, { flowLph: 6000, headM: 1 }]; // prettier-ignore
+  const curve = pumpCurve(points);
+  for (const point of points) expect(curve.headM(point.flowLph)).toBeCloseTo(point.headM, 9);
+  for (let flow = 0; flow < 6000; flow += 50) expect(curve.headM(flow + 50)).toBeLessThan(curve.headM(flow));
+  expect(() => pumpCurve([points[1]!, points[0]!])).toThrow("flowLph of point 2 is 0; flows must rise");
+});
+
+const source = (id: number, kind: WaterSource["kind"], priority: number, limitLpd: number, more: Partial<WaterSource> = {}): WaterSource => ({
+  id, name: kind, kind, priority, limitLpd, roofAreaM2: 0, pricePerM3: 1, ...more,
+}); // prettier-ignore
+const dry = { rainMmByMonth: new Array(12).fill(0), wetDaysByMonth: new Array(12).fill(0) };
+
+test("sources serve in their order; the first day short is named with its litres; what is drawn is paid for", () => {
+  const sources = [source(1, "mains", 2, 100), source(2, "rain", 1, 0, { pricePerM3: 0 })];
+  const horizon = supplyHorizon(
+    dayFromIso("2027-07-01"),
+    [150, 150, 150, 150],
+    sources,
+    { capacityL: 1000, storedL: 300 },
+    dry,
+  );
+  expect(horizon.storedL).toEqual([150, 0, 0, 0]);
+  expect(horizon.drawnL).toEqual([[0, 0, 100, 100], [150, 150, 0, 0]]); // prettier-ignore
+  expect(horizon.firstShort).toEqual({ day: dayFromIso("2027-07-03"), litres: 50 });
+  expect(horizon.cost).toBeCloseTo(0.2, 12);
+});
+
+test("rain fills the store and spills over; without a roof nothing comes in", () => {
+  const wet = { rainMmByMonth: new Array(12).fill(62), wetDaysByMonth: new Array(12).fill(6.2) };
+  const roof = source(1, "rain", 1, 0, { roofAreaM2: 20 });
+  const horizon = supplyHorizon(dayFromIso("2027-01-01"), [0, 0, 0], [roof], { capacityL: 75, storedL: 0 }, wet);
+  // 10 mm on each of 6.2 wet days is 150 L each, over 31 days 30 L a day.
+  horizon.storedL.forEach((stored, day) => expect(stored).toBeCloseTo(Math.min(75, 30 * (day + 1)), 9));
+  expect(supplyHorizon(dayFromIso("2027-01-01"), [10], [], { capacityL: 75, storedL: 75 }, wet).shortL).toEqual([10]);
+});
+
+const loop = (more: Partial<LadderInput> = {}): LadderInput => ({
+  kind: "recirculating", drainShare: 0, turns: 1, timer: { kind: "continuous" }, injector: null,
+  pump: { points: [{ flowLph: 0, headM: 5.5 }, { flowLph: 3500, headM: 3 }, { flowLph: 6000, headM: 1 }], staticLiftM: 1, headWantedM: 0, pipe: { lengthM: 10, boreMm: 33.2, fittingsK: 8 } },
+  stands: [{ name: "Bank", lines: 36, lineFlowLph: 90, linesPerValve: 6, limited: false, sitesPerLine: 24, plants: 600, needLpd: 90 }],
+  garden: { needLpd: 400, sourcesLpd: 600, storedL: 9000, capacityL: 18_000 }, ...more,
+}); // prettier-ignore
+const rungOf = (input: LadderInput, kind: string) => ladder(input).rungs.find((rung) => rung.kind === kind)!;
+
+test("the ladder goes from source to plant and finds its tightest rung", () => {
+  const found = ladder(loop());
+  expect(found.rungs.map((rung) => rung.kind)).toEqual(["source", "store", "pump", "main", "bank", "line", "plant"]);
+  expect(found.wantedFlowLph).toBe(3240);
+  expect(found.rungs[found.tightest!]!.ratio).toBe(Math.min(...found.rungs.map((rung) => rung.ratio)));
+  expect(rungOf(loop(), "store").ratio).toBeCloseTo(9000 / (14 * 400), 12);
+});
+
+test("a weak pump starves bank and line alike, and what would ease it is worked out", () => {
+  const weak = loop({ pump: { ...loop().pump!, staticLiftM: 3 } });
+  const [pump, bank, line] = (["pump", "bank", "line"] as const).map((kind) => rungOf(weak, kind));
+  expect([pump!.verdict, bank!.verdict, line!.verdict]).toEqual(["short", "short", "short"]);
+  expect(bank!.ratio).toBeCloseTo(pump!.ratio, 9);
+  expect(pump!.eases[0]).toMatch(/^Run the banks in 2 turns: each then wants 1620 L\/h/u);
+  expect(rungOf({ ...weak, turns: 2 }, "pump").verdict).not.toBe("short");
+  const dead = rungOf(loop({ pump: { ...loop().pump!, staticLiftM: 6 } }), "pump");
+  expect([dead.has, dead.detail]).toEqual([0, expect.stringContaining("cannot lift")]);
+});
+
+test("drip: a plant gets its emitters' share for the minutes that run, and more minutes ease what is missing", () => {
+  const drip = loop({
+    kind: "run-to-waste", drainShare: 0.2, timer: { kind: "times", timesMin: [480], runMin: 30 }, injector: { leastLph: 20, greatestLph: 2500 },
+    stands: [{ name: "Beds", lines: 6, lineFlowLph: 100, linesPerValve: 2, limited: true, sitesPerLine: 100, plants: 500, needLpd: 400 }],
+  }); // prettier-ignore
+  const plant = rungOf(drip, "plant");
+  expect(plant.has).toBeCloseTo(0.5, 9);
+  expect(plant.wants).toBeCloseTo(1, 9);
+  expect(plant.eases).toEqual(["Run the timer 30 minutes more a day."]);
+  expect(rungOf(drip, "injector").verdict).toBe("ample");
+  const thin = { ...drip, stands: [{ ...drip.stands[0]!, lineFlowLph: 5 }] };
+  expect(rungOf(thin, "injector")).toMatchObject({
+    has: 10,
+    wants: 20,
+    verdict: "short",
+    eases: ["Open Beds together with another bank."],
+  });
+});
+
+test("a loop that feeds nothing wants nothing", () => {
+  const idle = ladder(
+    loop({ stands: [], pump: null, garden: { needLpd: 0, sourcesLpd: 0, storedL: 0, capacityL: 0 } }),
+  );
+  expect(idle.rungs.map((rung) => rung.verdict)).toEqual(["idle", "idle"]);
+  expect(idle.tightest).toBeNull();
+});
