@@ -30,10 +30,9 @@ const LARGER = 50;
 
 await withDemo(async ({ url, databaseUrl }) => {
   process.env.DATABASE_URL = databaseUrl;
-  const season = await demoSeason(databaseUrl);
-  planBench(season);
   await pageBench(url);
   await scriptBench(url);
+  planBench(await demoSeason(databaseUrl));
 });
 
 /** A 14-month plan's occupancy, water and feed: the demo garden, and one of fifty times as many batches, orders and sites. */

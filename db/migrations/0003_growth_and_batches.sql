@@ -129,3 +129,5 @@ create table reading (
   foreign key (garden_id, log_id) references log_entry (garden_id, id)
 );
 create index reading_by_loop on reading (garden_id, loop_id, at desc);
+-- Meters write every few minutes; readings by hand are few and asked for on every page.
+create index reading_by_hand on reading (garden_id, loop_id, at desc) where origin = 'hand';

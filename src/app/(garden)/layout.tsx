@@ -44,10 +44,11 @@ export default async function GardenLayout({ children }: { children: ReactNode }
         </main>
       </div>
       <Toaster
-        position="bottom-right"
+        position="bottom-left"
+        mobileOffset={{ bottom: 84 }}
         toastOptions={{
           classNames: {
-            toast: "!bg-sheet !text-ink !border-2 !border-ink !rounded !text-base",
+            toast: "!font-text !bg-sheet !text-ink !border-2 !border-ink !rounded !text-base",
             actionButton: "!bg-ink !text-ground",
           },
         }}

@@ -70,7 +70,7 @@ export function serve(demand: Demand, lots: readonly OpenLot[]): Delivery {
  * which keeps the work in step with the number of lots and days.
  */
 export function serveAll(demands: readonly Demand[], lots: readonly OpenLot[]): Delivery[] {
-  const ripening = [...lots].sort((a, b) => a.from - b.from);
+  const ripening = lots.toSorted((a, b) => a.from - b.from);
   let open: OpenLot[] = [];
   let next = 0;
   return demands.map((demand) => {

@@ -34,13 +34,20 @@ export function placeStays(pool: PlanPool, stays: readonly Stay[]): PlacedStay[]
     busy = busy.filter((run) => run.until > stay.from);
     const gaps = gapsBetween(busy, pool.sites);
     const runs = togetherIn(gaps, stay.plants, lineStarts) ?? inPieces(gaps, stay.plants);
-    const placed = runs.reduce((sum, run) => sum + run.end - run.start, 0);
+    let placed = 0;
+    for (const run of runs) placed += run.end - run.start;
     const over = stay.plants - placed;
     if (over > 0) runs.push(aboveCapacity(busy, pool.sites, over));
     const until = stay.to + pool.cleaningDays;
-    busy = [...busy, ...runs.map((run) => ({ ...run, until }))].sort((a, b) => a.start - b.start);
+    for (const { start, end } of runs) insertInOrder(busy, { start, end, until });
     return { stay, runs, over };
   });
+}
+
+function insertInOrder(busy: Busy[], run: Busy) {
+  let at = busy.length;
+  while (at > 0 && busy[at - 1]!.start > run.start) at -= 1;
+  busy.splice(at, 0, run);
 }
 
 /** Indices of the lines that site runs touch, in order; sites past the last line are left out. */
@@ -63,19 +70,29 @@ function gapsBetween(busy: readonly SiteRun[], sites: number): SiteRun[] {
   return gaps;
 }
 
+/** The tightest gap from the head of a line on, else the tightest gap at all. */
 function togetherIn(gaps: readonly SiteRun[], plants: number, lineStarts: readonly number[]): SiteRun[] | null {
-  const aligned = gaps.map((gap) => ({
-    start: lineStarts.find((start) => start >= gap.start) ?? gap.end,
-    end: gap.end,
-  }));
-  const best = tightest(aligned, plants) ?? tightest(gaps, plants);
-  return best ? [{ start: best.start, end: best.start + plants }] : null;
+  let best: { start: number; spare: number; aligned: boolean } | null = null;
+  for (const gap of gaps) {
+    if (gap.end - gap.start < plants) continue;
+    const head = lineStarts[firstAtOrAfter(lineStarts, gap.start)] ?? gap.end;
+    const aligned = gap.end - head >= plants;
+    const spare = gap.end - (aligned ? head : gap.start) - plants;
+    if (best && (best.aligned !== aligned ? best.aligned : best.spare <= spare)) continue;
+    best = { start: aligned ? head : gap.start, spare, aligned };
+  }
+  return best && [{ start: best.start, end: best.start + plants }];
 }
 
-function tightest(gaps: readonly SiteRun[], plants: number): SiteRun | undefined {
-  return gaps
-    .filter((gap) => gap.end - gap.start >= plants)
-    .sort((a, b) => a.end - a.start - (b.end - b.start) || a.start - b.start)[0];
+/** Index of the first of rising numbers that is at least `value`; their count when none is. */
+function firstAtOrAfter(rising: readonly number[], value: number): number {
+  let [low, high] = [0, rising.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (rising[middle]! < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 function inPieces(gaps: readonly SiteRun[], plants: number): SiteRun[] {

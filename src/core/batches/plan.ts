@@ -1,8 +1,11 @@
 import type { Day } from "../units/day";
-import { demandsOf, serveAll, type Delivery, type Demand, type OpenLot } from "./allocate";
+import { demandsOf, serveAll, type Delivery, type OpenLot } from "./allocate";
 import { occupancy, type PoolOccupancy } from "./occupancy";
-import { timeline, varietyClocks, type Stay, type Timeline } from "./timeline";
+import { timeline, varietyClocks, type Timeline } from "./timeline";
 import type { PlanInput, PlanVariety } from "./types";
+
+/** Stages that began before the window or end after it are clocked this far out without being walked day by day. */
+const CLOCK_MARGIN_DAYS = 200;
 
 export interface WorkedBatch extends Timeline {
   readonly variety: PlanVariety;
@@ -30,84 +33,90 @@ export interface Plan {
  * @throws RangeError when a batch names a variety that is not there
  */
 export function workOutPlan(input: PlanInput): Plan {
-  const timelines = timelinesOf(input);
-  const deliveries = deliver(input, timelines);
-  const batches = settleEnds(timelines, deliveries, input);
-  const stays = batches.flatMap((batch) => batch.stays);
+  const { batches, deliveries } = followBatches(input);
   const needLByLoop = waterNeed(input, batches);
   const needL = new Float64Array(input.to - input.from);
-  for (const need of needLByLoop.values()) need.forEach((litres, day) => (needL[day]! += litres));
+  for (const need of needLByLoop.values()) for (let day = 0; day < needL.length; day++) needL[day]! += need[day]!;
   return {
     from: input.from,
     to: input.to,
     today: input.today,
     batches,
-    pools: occupancy(input.pools, stays, input.from, input.to),
+    pools: occupancy(input.pools, staysOf(batches), input.from, input.to),
     deliveries,
     needLByLoop,
     needL,
   };
 }
 
-function timelinesOf(input: PlanInput): { variety: PlanVariety; line: Timeline }[] {
-  const clocks = new Map(
-    input.varieties.map((variety) => [
-      variety.id,
-      { variety, clocks: varietyClocks(variety, input.from - 200, input.to + 200) },
-    ]),
-  );
-  return input.batches.map((batch) => {
-    const found = clocks.get(batch.varietyId);
-    if (!found)
-      throw new RangeError(`workOutPlan: batch ${batch.id} names variety ${batch.varietyId}, which is not there`);
-    return { variety: found.variety, line: timeline(batch, found.variety, found.clocks, input.today) };
-  });
+function* staysOf(batches: readonly WorkedBatch[]) {
+  for (const batch of batches) yield* batch.stays;
 }
 
-function deliver(input: PlanInput, timelines: readonly { line: Timeline }[]): Delivery[] {
-  const lotsByVariety = groupBy(
-    timelines.flatMap(({ line }) =>
-      line.lots.map((lot): OpenLot => ({ ...lot, batchId: line.batch.id, left: lot.units })),
-    ),
-    // A batch has one variety, so its lots are found through it.
-    (() => {
-      const varietyOf = new Map(input.batches.map((batch) => [batch.id, batch.varietyId]));
-      return (lot: OpenLot) => varietyOf.get(lot.batchId)!;
-    })(),
-  );
-  const demandsByVariety = groupBy(demandsOf(input.orders, input.from, input.to), (demand: Demand) => demand.varietyId);
-  const deliveries = [...demandsByVariety].flatMap(([varietyId, demands]) =>
-    serveAll(demands, lotsByVariety.get(varietyId) ?? []),
-  );
-  return deliveries.sort((a, b) => a.day - b.day || a.orderId - b.orderId);
+/** Variety by variety: batches and orders of one have nothing to do with those of another. */
+function followBatches(input: PlanInput): { batches: WorkedBatch[]; deliveries: Delivery[] } {
+  const batchesBy = groupBy(input.batches.map((batch, index) => ({ batch, index })), ({ batch }) => batch.varietyId); // prettier-ignore
+  const ordersBy = groupBy(input.orders, (order) => order.varietyId);
+  const batches = new Array<WorkedBatch>(input.batches.length);
+  const deliveries: Delivery[] = [];
+  for (const variety of input.varieties) {
+    const clocks = varietyClocks(variety, input.from - CLOCK_MARGIN_DAYS, input.to + CLOCK_MARGIN_DAYS);
+    const own = batchesBy.get(variety.id) ?? [];
+    batchesBy.delete(variety.id);
+    const lines = own.map(({ batch }) => timeline(batch, variety, clocks, input.today));
+    const served = serveAll(demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to), openLots(lines));
+    const use = takenByBatch(served);
+    lines.forEach((line, i) => {
+      batches[own[i]!.index] = settleEnd(line, variety, use.get(line.batch.id), input.today);
+    });
+    for (const delivery of served) deliveries.push(delivery);
+  }
+  for (const [varietyId, [first]] of batchesBy)
+    throw new RangeError(`workOutPlan: batch ${first!.batch.id} names variety ${varietyId}, which is not there`);
+  return { batches, deliveries: deliveries.sort((a, b) => a.day - b.day || a.orderId - b.orderId) };
+}
+
+function openLots(lines: readonly Timeline[]): OpenLot[] {
+  const lots: OpenLot[] = [];
+  for (const line of lines)
+    for (const { from, until, units } of line.lots)
+      lots.push({ from, until, units, batchId: line.batch.id, left: units });
+  return lots;
+}
+
+interface BatchTaken {
+  units: number;
+  lastDay: Day;
+}
+
+function takenByBatch(deliveries: readonly Delivery[]): Map<number, BatchTaken> {
+  const use = new Map<number, BatchTaken>();
+  for (const { day, parts } of deliveries)
+    for (const { batchId, units } of parts) {
+      const found = use.get(batchId);
+      if (!found) use.set(batchId, { units, lastDay: day });
+      else {
+        found.units += units;
+        found.lastDay = Math.max(found.lastDay, day);
+      }
+    }
+  return use;
 }
 
 /** A batch stands until its last plant is taken: the last market day it serves, or as long as it holds. */
-function settleEnds(
-  timelines: readonly { variety: PlanVariety; line: Timeline }[],
-  deliveries: readonly Delivery[],
-  input: PlanInput,
-): WorkedBatch[] {
-  const ordered = new Map<number, number>();
-  const lastServed = new Map<number, Day>();
-  for (const delivery of deliveries)
-    for (const part of delivery.parts) {
-      ordered.set(part.batchId, (ordered.get(part.batchId) ?? 0) + part.units);
-      lastServed.set(part.batchId, Math.max(lastServed.get(part.batchId) ?? 0, delivery.day));
-    }
-  return timelines.map(({ variety, line }) => {
-    const unitsInAll = line.lots.reduce((sum, lot) => sum + lot.units, 0);
-    const unitsOrdered = ordered.get(line.batch.id) ?? 0;
-    const allTaken = unitsOrdered >= unitsInAll - 1e-6;
-    const free = allTaken ? Math.max(line.earliestFree, lastServed.get(line.batch.id) ?? 0) : line.latestFree;
-    const end =
-      line.batch.clearedDay ??
-      Math.max(free, line.readyDay <= input.today ? Math.min(input.today, line.latestFree) : 0);
-    const stays = line.stays.map((stay, i): Stay =>
-      i === line.stays.length - 1 ? { ...stay, to: Math.max(stay.from, end) } : stay,
-    );
-    return { ...line, stays, variety, unitsOrdered, unitsInAll };
-  });
+function settleEnd(line: Timeline, variety: PlanVariety, use: BatchTaken | undefined, today: Day): WorkedBatch {
+  const { batch, plannedEnds, readyDay, lots, earliestFree, latestFree } = line;
+  let unitsInAll = 0;
+  for (const lot of lots) unitsInAll += lot.units;
+  const unitsOrdered = use?.units ?? 0;
+  const allTaken = unitsOrdered >= unitsInAll - 1e-6;
+  const free = allTaken ? Math.max(earliestFree, use?.lastDay ?? 0) : latestFree;
+  // What is ripe and not cleared still stands there today.
+  const standing = readyDay <= today ? Math.min(today, latestFree) : 0;
+  const end = batch.clearedDay ?? Math.max(free, standing);
+  const last = line.stays.at(-1);
+  const stays = last ? [...line.stays.slice(0, -1), { ...last, to: Math.max(last.from, end) }] : line.stays;
+  return { batch, stays, plannedEnds, readyDay, lots, earliestFree, latestFree, variety, unitsOrdered, unitsInAll };
 }
 
 function waterNeed(input: PlanInput, batches: readonly WorkedBatch[]): Map<number | "hand", Float64Array> {

@@ -44,44 +44,32 @@ export function varietyClocks(variety: PlanVariety, from: Day, to: Day): Clocks 
  */
 export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks, today: Day): Timeline {
   const planned = plantsByStage(batch, variety);
-  const begun = new Map(batch.begun.map((event) => [event.position, event]));
-  const starts: Day[] = [];
-  const plants: number[] = [];
+  const begun = (stage: number) => batch.begun.find((event) => event.position === stage);
+  const stays: Stay[] = [];
   const plannedEnds: Day[] = [];
   let due = batch.sowDay;
-  variety.stages.forEach((_, stage) => {
-    const event = begun.get(stage);
-    const start = event?.day ?? Math.max(due, today);
-    starts.push(start);
-    plants.push(
-      event?.plants ?? Math.min(planned[stage]!, stage > 0 && begun.has(stage - 1) ? plants[stage - 1]! : Infinity),
-    );
-    due = clocks[stage]!(start);
+  for (let stage = 0; stage < variety.stages.length; stage++) {
+    const { poolId } = variety.stages[stage]!;
+    const event = begun(stage);
+    const before = stays[stage - 1];
+    const from = event?.day ?? Math.max(due, today);
+    // No more plants move on than really stand in the stage before.
+    const plants = event?.plants ?? Math.min(planned[stage]!, before?.begun ? before.plants : Infinity);
+    if (before) stays[stage - 1] = { ...before, to: from };
+    stays.push({ batchId: batch.id, stage, poolId, plants, from, to: from, begun: event !== undefined });
+    due = clocks[stage]!(from);
     plannedEnds.push(due);
-  });
-  const harvest = harvestPlan(variety.pattern, due, plants.at(-1) ?? 0);
-  const end = batch.clearedDay ?? harvest.latestFree;
-  const stays = variety.stages.map((stage, index) => ({
-    batchId: batch.id,
-    stage: index,
-    poolId: stage.poolId,
-    plants: plants[index]!,
-    from: starts[index]!,
-    to: starts[index + 1] ?? Math.max(starts[index]!, end),
-    begun: begun.has(index),
-  }));
-  const lots = WEIGHED.has(variety.unit)
-    ? harvest.lots
-    : harvest.lots.map((lot) => ({ ...lot, units: Math.floor(lot.units + 1e-9) }));
-  return {
-    batch,
-    stays,
-    plannedEnds,
-    readyDay: due,
-    lots,
-    earliestFree: harvest.earliestFree,
-    latestFree: end,
-  };
+  }
+  const last = stays.at(-1)!;
+  const harvest = harvestPlan(variety.pattern, due, last.plants);
+  const latestFree = batch.clearedDay ?? harvest.latestFree;
+  stays[stays.length - 1] = { ...last, to: Math.max(last.from, latestFree) };
+  const lots = WEIGHED.has(variety.unit) ? harvest.lots : harvest.lots.map(wholeUnits);
+  return { batch, stays, plannedEnds, readyDay: due, lots, earliestFree: harvest.earliestFree, latestFree };
+}
+
+function wholeUnits({ from, until, units }: HarvestLot): HarvestLot {
+  return { from, until, units: Math.floor(units + 1e-9) };
 }
 
 /**

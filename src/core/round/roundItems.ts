@@ -13,13 +13,18 @@ const ROLL_OVER_DAYS = 7;
 /** A tank is topped up when this share of its working volume is missing. */
 const TOP_UP_SHARE = 0.05;
 
+interface IndexedInput extends RoundInput {
+  readonly batchById: ReadonlyMap<number, RoundInput["plan"]["batches"][number]>;
+}
+
 /**
  * Today's work in walking order: store and tanks first, then house by house and pool by pool, then packing. Made from
  * the plan, the last readings and what is left in the stocks; what was done or skipped today is left out.
  *
  * @returns items by stop, missed ones first within their stop
  */
-export function roundItems(input: RoundInput): RoundItem[] {
+export function roundItems(given: RoundInput): RoundItem[] {
+  const input = { ...given, batchById: new Map(given.plan.batches.map((batch) => [batch.batch.id, batch])) };
   const items = [
     ...storeItems(input),
     ...orderItems(input),
@@ -168,14 +173,14 @@ function placeWords(pool: RoundPool, placed: PlacedStay): string {
   return `${pool.name.toLowerCase()}, ${lineWords(pool.stands, linesTouched(pool.sitesPerLine, placed.runs))}`;
 }
 
-function poolItems(pool: RoundPool, input: RoundInput): RoundItem[] {
+function poolItems(pool: RoundPool, input: IndexedInput): RoundItem[] {
   return pool.placed.flatMap((placed) => [...beginItems(pool, placed, input), ...washItems(pool, placed, input)]);
 }
 
 /** Sowing and moving: a stage that is due and has not begun. Plants move only once they stand in the stage before. */
-function beginItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): RoundItem[] {
+function beginItems(pool: RoundPool, placed: PlacedStay, input: IndexedInput): RoundItem[] {
   const { stay } = placed;
-  const batch = input.plan.batches.find((candidate) => candidate.batch.id === stay.batchId);
+  const batch = input.batchById.get(stay.batchId);
   if (!batch || stay.begun || stay.from > input.today) return [];
   const before = batch.stays[stay.stage - 1];
   if (before && !before.begun) return [];
@@ -222,9 +227,9 @@ function beginItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Rou
 }
 
 /** A stay that is over leaves lines to clear and wash: asked for until it is done, and for a week where plants only moved on. */
-function washItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): RoundItem[] {
+function washItems(pool: RoundPool, placed: PlacedStay, input: IndexedInput): RoundItem[] {
   const { stay } = placed;
-  const batch = input.plan.batches.find((candidate) => candidate.batch.id === stay.batchId);
+  const batch = input.batchById.get(stay.batchId);
   const ageDays = input.today - stay.to;
   if (!batch || !stay.begun || ageDays < 0) return [];
   const isLast = stay.stage === batch.stays.length - 1;
@@ -250,11 +255,11 @@ function washItems(pool: RoundPool, placed: PlacedStay, input: RoundInput): Roun
   ];
 }
 
-function pickItems(input: RoundInput): RoundItem[] {
+function pickItems(input: IndexedInput): RoundItem[] {
   const recent = input.plan.deliveries.filter((d) => d.day <= input.today && d.day > input.today - ROLL_OVER_DAYS);
   return recent.flatMap((delivery) =>
     delivery.parts.flatMap((part) => {
-      const batch = input.plan.batches.find((candidate) => candidate.batch.id === part.batchId);
+      const batch = input.batchById.get(part.batchId);
       const last = batch?.stays.at(-1);
       const pool = input.pools.find((candidate) => candidate.id === last?.poolId);
       if (!batch || !last?.begun || !pool || batch.batch.clearedDay !== null) return [];

@@ -249,11 +249,11 @@ function lineRung(stand: LadderStand, pumpLph: number, wantedLph: number): Rung 
   return rung({
     kind: "line",
     name: `One line of ${stand.name}`,
-    detail: stand.limited ? "emitters give at most their nominal flow" : "open spigots; 1–2 L/min is the usual band",
-    has: stand.limited ? Math.min(share, stand.lineFlowLph) : share,
+    detail: stand.limited ? "emitters take no more than that" : "open spigots; 1–2 L/min is usual",
+    has: share,
     wants: stand.lineFlowLph,
     dimension: stand.limited ? "flow" : "lineFlow",
-    how: "The line's share of the pump's flow against its nominal flow.",
+    how: "The line's share of the pump's flow against its nominal flow. Drip emitters take at most what they are made for; open spigots take what comes.",
     eases: [],
   });
 }

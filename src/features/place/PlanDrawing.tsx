@@ -14,7 +14,7 @@ export interface LineFocus {
   readonly line: number;
 }
 
-const MARGIN_M = 0.5;
+const MARGIN_M = 0.9;
 const DEEPEST_ZOOM = 40;
 const ZOOM_STEP = 1.6;
 
@@ -82,7 +82,7 @@ export function PlanDrawing({
         </g>
       </svg>
       <ScaleBar metresAcross={widthM / transform.k} />
-      <div className="no-print absolute right-2 top-2 flex gap-1">
+      <div className="no-print absolute bottom-full right-0 mb-1 flex gap-1">
         <Button aria-label="Closer" className="!px-2" onClick={() => by(ZOOM_STEP)}>
           <ZoomIn aria-hidden />
         </Button>
@@ -163,7 +163,7 @@ function ScaleBar({ metresAcross }: { metresAcross: number }) {
   return (
     <div
       aria-hidden
-      className="pointer-events-none absolute bottom-1 right-3 text-sm"
+      className="pointer-events-none absolute bottom-0.5 right-3 text-xs leading-tight"
       style={{ width: `${(lengthM / metresAcross) * 100}%` }}
     >
       <div className="border-x-2 border-b-2 border-ink pb-0.5 text-center">{lengthM} m</div>

@@ -79,20 +79,14 @@ export function Log({
 }
 
 function figuresOf(entry: LogEntry) {
-  return Object.entries(entry.actual).flatMap(([name, value]) => {
-    if (typeof value !== "number") return [];
-    if (name === "done")
-      return [
-        {
-          name,
-          label: (entry.actual.word as string) || "done",
-          dimension: ((entry.actual.dimension as Dimension | undefined) ?? "count") as Dimension,
-          value,
-        },
-      ];
-    const known = FIGURES[name];
-    return known ? [{ name, ...known, value }] : [];
+  const { done, word, dimension } = entry.actual as { done?: number; word?: string; dimension?: Dimension };
+  const counted =
+    done === undefined ? [] : [{ name: "done", label: word || "done", dimension: dimension ?? "count", value: done }];
+  const measured = Object.entries(FIGURES).flatMap(([name, figure]) => {
+    const value = entry.actual[name];
+    return typeof value === "number" ? [{ name, ...figure, value }] : [];
   });
+  return [...counted, ...measured];
 }
 
 function EntryRow({
@@ -116,7 +110,7 @@ function EntryRow({
       <span className="sign text-base text-water max-sm:hidden">{entry.kind}</span>
       <div className="min-w-0">
         <p>
-          {entry.title} <span className="text-soft">· {entry.place}</span>
+          {entry.title} {!entry.title.startsWith(entry.place) && <span className="text-soft">· {entry.place}</span>}
         </p>
         {figures.length > 0 && (
           <p className="sign text-lg">

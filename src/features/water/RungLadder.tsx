@@ -35,7 +35,7 @@ export function RungLadder({ ladder }: { ladder: Ladder }) {
       <li aria-hidden className="absolute bottom-10 left-[15px] top-8 w-[10px] bg-water" />
       <li
         aria-hidden
-        className="mb-1 hidden grid-cols-[40px_minmax(0,1.15fr)_minmax(0,1fr)_minmax(0,1fr)_6rem] gap-x-4 text-sm text-soft sm:grid"
+        className="mb-1 hidden grid-cols-[40px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_5.5rem] gap-x-4 text-sm text-soft sm:grid"
       >
         <span className="col-start-3">has</span>
         <span>wants</span>
@@ -55,7 +55,7 @@ function RungRow({ rung, tightest }: { rung: Rung; tightest: boolean }) {
   const share = rung.wants > 0 ? Math.min(1, rung.ratio / BAR_END) : 0;
   return (
     <li
-      className={`relative grid grid-cols-[40px_1fr_auto] items-center gap-x-4 rounded py-2 pr-2 sm:grid-cols-[40px_minmax(0,1.15fr)_minmax(0,1fr)_minmax(0,1fr)_6rem] ${tightest ? "bg-rule/50 outline-1 outline-ink data-[verdict=short]:bg-alarm-pale" : ""}`}
+      className={`relative grid grid-cols-[40px_1fr_auto] items-center gap-x-4 rounded py-1.5 pr-2 sm:grid-cols-[40px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_5.5rem] ${tightest ? "bg-rule/50 outline-1 outline-ink data-[verdict=short]:bg-alarm-pale" : ""}`}
       data-verdict={rung.verdict}
       data-rung={rung.kind}
     >

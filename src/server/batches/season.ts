@@ -6,7 +6,7 @@ import type { PlanInput, PlanPool } from "@/core/batches/types";
 import { poolSitesPerLine, type PoolStand } from "@/core/place/lineWords";
 import { standCounts } from "@/core/place/standCounts";
 import { supplyHorizon, type SupplyHorizon } from "@/core/water/supply";
-import { pool as database, type Db } from "../db/pool";
+import { pool as database, readAll, type Db } from "../db/pool";
 import { recipes, salts, stockTanks, type Recipe, type SaltRow, type StockTankRow } from "../feed/queries";
 import { loopFeed, type LoopFeed } from "../feed/loopFeed";
 import { varieties, type Variety } from "../growth/queries";
@@ -60,23 +60,22 @@ export const season = cache(async (): Promise<Season> => {
   return workOutSeason(who, rows, rain);
 });
 
-/** Read one after the other, so that the same function serves inside a transaction. */
-export async function gardenRows(db: Db, gardenId: number): Promise<GardenRows> {
-  return {
-    houses: await houses(db, gardenId),
-    stands: await stands(db, gardenId),
-    pools: await pools(db, gardenId),
-    loops: await loops(db, gardenId),
-    sources: await sources(db, gardenId),
-    stores: await stores(db, gardenId),
-    salts: await salts(db, gardenId),
-    recipes: await recipes(db, gardenId),
-    stockTanks: await stockTanks(db, gardenId),
-    varieties: await varieties(db, gardenId),
-    batches: await batches(db, gardenId),
-    orders: await orders(db, gardenId),
-    outlets: await outlets(db, gardenId),
-  };
+export function gardenRows(on: Db, gardenId: number): Promise<GardenRows> {
+  return readAll(on, {
+    houses: (db) => houses(db, gardenId),
+    stands: (db) => stands(db, gardenId),
+    pools: (db) => pools(db, gardenId),
+    loops: (db) => loops(db, gardenId),
+    sources: (db) => sources(db, gardenId),
+    stores: (db) => stores(db, gardenId),
+    salts: (db) => salts(db, gardenId),
+    recipes: (db) => recipes(db, gardenId),
+    stockTanks: (db) => stockTanks(db, gardenId),
+    varieties: (db) => varieties(db, gardenId),
+    batches: (db) => batches(db, gardenId),
+    orders: (db) => orders(db, gardenId),
+    outlets: (db) => outlets(db, gardenId),
+  });
 }
 
 /** From rows to plan, places, feeds, supply and shortages. Pure but for the rows it is given. */

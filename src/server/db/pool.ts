@@ -56,6 +56,23 @@ export async function one<Row extends QueryResultRow>(
   return row;
 }
 
+/**
+ * Several reads: on the pool all at once, on the client of a transaction one after the other, which is all it can do.
+ * @returns their rows under the names of the reads
+ */
+export async function readAll<Reads extends Readonly<Record<string, (db: Db) => Promise<unknown>>>>(
+  db: Db,
+  reads: Reads,
+): Promise<{ -readonly [Name in keyof Reads]: Awaited<ReturnType<Reads[Name]>> }> {
+  const names = Object.keys(reads);
+  const results: unknown[] = [];
+  if (db instanceof Pool) results.push(...(await Promise.all(names.map((name) => reads[name]!(db)))));
+  else for (const name of names) results.push(await reads[name]!(db));
+  return Object.fromEntries(names.map((name, i) => [name, results[i]])) as {
+    -readonly [Name in keyof Reads]: Awaited<ReturnType<Reads[Name]>>;
+  };
+}
+
 /** Runs a piece of work in one transaction: all of it is kept, or none. */
 export async function transaction<Result>(work: (db: Db) => Promise<Result>, on: Pool = pool()): Promise<Result> {
   const client = await on.connect();

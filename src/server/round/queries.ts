@@ -40,7 +40,7 @@ export function logEntries(db: Db, gardenId: number, filter: LogFilter): Promise
         and entry.day between date '1970-01-01' + $2::integer and date '1970-01-01' + $3::integer
         and ($4::text is null or entry.kind = $4)
         and ($5::text is null or position(lower($5) in lower(entry.title || ' ' || entry.place || ' ' || entry.note || ' ' || person.name)) > 0)
-      order by entry.day desc, entry.id desc limit $6`,
+      order by entry.day desc, entry.at desc, entry.id desc limit $6`,
     [gardenId, filter.from, filter.to, filter.kind, filter.search, filter.limit],
   );
 }

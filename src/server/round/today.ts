@@ -3,7 +3,7 @@ import { roundItems } from "@/core/round/roundItems";
 import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
 import type { Day } from "@/core/units/day";
 import { loopNeedLpd, season, type Season } from "../batches/season";
-import { pool, type Db } from "../db/pool";
+import { pool, readAll, type Db } from "../db/pool";
 import { now } from "../session/clock";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
@@ -21,16 +21,13 @@ export interface Today {
 export const todayRound = cache(async (): Promise<Today> => roundOf(pool(), await season()));
 
 /** The round of a season; commands use it inside their transaction to find the item they tick. */
-export async function roundOf(db: Db, worked: Season): Promise<Today> {
+export async function roundOf(on: Db, worked: Season): Promise<Today> {
   const { who } = worked;
-  const readings = await lastHandReadings(db, who.gardenId, now());
-  const settled = await settledKeys(db, who.gardenId, who.today, ROLL_OVER_DAYS);
-  const done = await logEntries(db, who.gardenId, {
-    from: who.today,
-    to: who.today,
-    kind: null,
-    search: null,
-    limit: 500,
+  const { readings, settled, done } = await readAll(on, {
+    readings: (db) => lastHandReadings(db, who.gardenId, now()),
+    settled: (db) => settledKeys(db, who.gardenId, who.today, ROLL_OVER_DAYS),
+    done: (db) =>
+      logEntries(db, who.gardenId, { from: who.today, to: who.today, kind: null, search: null, limit: 500 }),
   });
   const items = roundItems({
     today: who.today,

@@ -87,23 +87,22 @@ const READING = `loop_id as "loopId", at, origin, ec_ms_per_cm as "ecMsPerCm", p
 
 /** The newest reading of each loop, up to an instant. */
 export function lastReadings(db: Db, gardenId: number, until: Date): Promise<Reading[]> {
-  return many<Reading>(
-    db,
-    `select newest.* from loop
-      cross join lateral (
-        select ${READING} from reading where loop_id = loop.id and garden_id = $1 and at <= $2 order by at desc limit 1
-      ) newest
-      where loop.garden_id = $1`,
-    [gardenId, until],
-  );
+  return newestPerLoop(db, gardenId, until, "");
 }
 
 /** The newest reading by hand of each loop, up to an instant. */
 export function lastHandReadings(db: Db, gardenId: number, until: Date): Promise<Reading[]> {
+  return newestPerLoop(db, gardenId, until, "and origin = 'hand'");
+}
+
+function newestPerLoop(db: Db, gardenId: number, until: Date, also: "" | "and origin = 'hand'"): Promise<Reading[]> {
   return many<Reading>(
     db,
-    `select distinct on (loop_id) ${READING} from reading
-      where garden_id = $1 and at <= $2 and origin = 'hand' order by loop_id, at desc`,
+    `select newest.* from loop
+      cross join lateral (
+        select ${READING} from reading where loop_id = loop.id and garden_id = $1 and at <= $2 ${also} order by at desc limit 1
+      ) newest
+      where loop.garden_id = $1`,
     [gardenId, until],
   );
 }
