@@ -13,7 +13,7 @@ const transform = {
 };
 const shared = {
   transform,
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^d3$": "<rootDir>/node_modules/d3/dist/d3.min.js" },
   testEnvironment: "node",
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.next-test/", "<rootDir>/data/"],
 };

@@ -12,6 +12,7 @@ export interface CoverWish {
   /** Batches of the variety that stand or are planned already. */
   readonly batches: readonly PlanBatch[];
   readonly today: Day;
+  /** Market days from here on are served; before today none gets a new batch. */
   readonly from: Day;
   readonly to: Day;
   /** Weekdays on which sowing is done, 1 Monday … 7 Sunday. */
@@ -65,7 +66,8 @@ export function coverOrders(wish: CoverWish): Cover {
   const tooLate: Demand[] = [];
   demands.forEach((demand, index) => {
     const missing = demand.wanted - serve(demand, lots).given;
-    if (missing <= 1e-6) return;
+    // Market days that are over only take their share of what stands.
+    if (missing <= 1e-6 || demand.day < wish.today) return;
     const onWeekday = sowDayFor(demand.day, stageDays, wish.sowWeekdays);
     // A crop that would not hold from the nearest sowing weekday is sown on the very day it needs.
     const sow = onWeekday.daysEarly > serveDays(variety.pattern) ? sowDayFor(demand.day, stageDays) : onWeekday;

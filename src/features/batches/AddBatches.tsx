@@ -29,6 +29,8 @@ const MODES: readonly (readonly [Mode, string])[] = [
 ];
 const CONFIDENCE = 0.9;
 const MOST_IN_SERIES = 104;
+/** What was picked in these days is not there any more; batches hold no longer. */
+const SERVED_DAYS = 28;
 
 export interface AddBatchesProps {
   readonly input: PlanInput;
@@ -113,7 +115,7 @@ function CoverOrders({
           orders: own,
           batches: input.batches.filter((batch) => batch.varietyId === variety.id),
           today: input.today,
-          from: input.today,
+          from: input.today - SERVED_DAYS,
           to: until + 1,
           sowWeekdays,
           confidence: CONFIDENCE,

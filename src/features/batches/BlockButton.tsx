@@ -42,7 +42,8 @@ export function BlockButton({ ref, block, batch, past, chosen, faint, label, ...
       }}
       type="button"
       aria-label={label}
-      title={label}
+      // The hint is set when the pointer comes: written into the page for every block it would double its size.
+      onPointerEnter={(event) => (event.currentTarget.title = label)}
       data-batch={batch.id}
       className={`absolute overflow-hidden rounded-[3px] border text-left focus-visible:z-20 ${chosen ? "z-10 border-2 border-ink" : "border-ground"} ${batch.begun ? "" : "touch-pan-y active:cursor-grabbing"}`}
       style={{

@@ -64,5 +64,5 @@ export const moveBatchSchema = Joi.object<{ id: number; sowDay: number }>({
 });
 
 export const removeBatchesSchema = Joi.object<{ ids: readonly number[] }>({
-  ids: Joi.array().items(rowId("Batch")).min(1).max(500).required(),
+  ids: Joi.array().items(rowId("Batch").optional()).min(1).max(500).required(),
 });

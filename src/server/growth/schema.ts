@@ -63,7 +63,7 @@ export const varietySchema = Joi.object<VarietyInput>({
         name: text("Stage", 40),
         poolId: rowId("Pool"),
         daysByMonth: Joi.array()
-          .items(measure("Days", 0.5, 400, "days"))
+          .items(measure("Days", 0.5, 400, "days").optional())
           .length(12)
           .required(),
         survival: measure("Come through", 0.01, 1, ""),

@@ -21,7 +21,7 @@ export const gardenSchema = Joi.object<GardenInput>({
   temperatureUnit: choice("Temperature", "°C", "°F"),
   currency: text("Currency", 4),
   sowWeekdays: Joi.array()
-    .items(whole("Sowing day", 1, 7))
+    .items(whole("Sowing day", 1, 7).optional())
     .unique()
     .min(1)
     .required()

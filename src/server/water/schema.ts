@@ -85,7 +85,7 @@ const timer = Joi.object({
   timesMin: Joi.when("kind", {
     is: "times",
     then: Joi.array()
-      .items(measure("Time", 0, 1439, "min"))
+      .items(measure("Time", 0, 1439, "min").optional())
       .min(1)
       .max(200)
       .required()

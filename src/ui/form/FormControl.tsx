@@ -11,7 +11,7 @@ export function FormControl({ spec }: { spec: FieldSpec }) {
   const { control, getFieldState, formState } = useFormContext();
   const values = useWatch({ control });
   if (spec.when && !spec.when(values)) return null;
-  const error = getFieldState(spec.name, formState).error?.message;
+  const error = messageIn(getFieldState(spec.name, formState).error);
   return (
     <div
       className={
@@ -189,4 +189,13 @@ function WeekdaysControl({ spec, field, error }: ControlProps) {
       )}
     </fieldset>
   );
+}
+
+/** The message of a field, or the first one of its parts: a list of months has its errors month by month. */
+function messageIn(error: unknown): string | undefined {
+  if (typeof error !== "object" || error === null) return undefined;
+  if ("message" in error && typeof error.message === "string") return error.message;
+  return Object.values(error)
+    .map(messageIn)
+    .find((message) => message !== undefined);
 }

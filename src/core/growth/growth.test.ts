@@ -1,0 +1,73 @@
+import fc from "fast-check";
+import { dayFromIso } from "../units/day";
+import { binomialTail, cellsToSow } from "./cellsToSow";
+import { harvestPlan, serveDays, unitsAtFirst } from "./harvestPattern";
+import { sowDayFor } from "./sowDay";
+import { stageEnd } from "./stageDays";
+
+test("wrong stages and shares are named with value and range", () => {
+  expect(() => stageEnd(0, [10])).toThrow("byMonth has 1 values; it must have 12");
+  expect(() => stageEnd(0, new Array(12).fill(0))).toThrow("byMonth is 0; it must be from 0.01 to 400");
+  expect(() => sowDayFor(0, [], [])).toThrow("weekdays is empty");
+  expect(() =>
+    cellsToSow({ targetPlants: 10, germination: 1.2, seedsPerCell: 1, laterSurvival: [], confidence: 0.9 }),
+  ).toThrow("germination is 1.2");
+  expect(() => harvestPlan({ kind: "picking", unitsPerPlantWeek: 1, weeks: 0, holdDays: 0 }, 0, 5)).toThrow(
+    "weeks is 0",
+  );
+});
+
+test("the binomial tail is a probability that falls with k and meets the straight sum (seed 5)", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.double({ min: 0.01, max: 0.99, noNaN: true }), (n, p) => {
+      let [sum, term] = [0, p ** n];
+      for (let k = n; k >= 0; k--) {
+        sum += term;
+        expect(binomialTail(n, p, k)).toBeCloseTo(Math.min(1, sum), 9);
+        term *= (k / (n - k + 1)) * ((1 - p) / p);
+      }
+    }),
+    { seed: 5, numRuns: 100 },
+  );
+  expect([
+    binomialTail(10, 0, 1),
+    binomialTail(10, 1, 10),
+    binomialTail(10, 0.5, 0),
+    binomialTail(10, 0.5, 11),
+  ]).toEqual([0, 1, 1, 0]);
+});
+
+test("one cell fewer would miss the confidence, and more confidence never takes fewer cells", () => {
+  const wish = { targetPlants: 60, germination: 0.88, seedsPerCell: 1, laterSurvival: [0.95, 0.97] };
+  const cells = [0.8, 0.9, 0.95].map((confidence) => {
+    const answer = cellsToSow({ ...wish, confidence });
+    if ("kind" in answer) throw new Error("never");
+    expect(answer.probability).toBeGreaterThanOrEqual(confidence);
+    expect(binomialTail(answer.cells - 1, answer.cellToPlant, 60)).toBeLessThan(confidence);
+    return answer.cells;
+  });
+  expect(cells).toEqual([...cells].sort((a, b) => a - b));
+});
+
+test("harvests: once held, cuts falling off, picking week by week", () => {
+  const ready = dayFromIso("2027-06-01");
+  expect(harvestPlan({ kind: "once", unitsPerPlant: 1, holdDays: 4 }, ready, 40)).toEqual({
+    lots: [{ from: ready, until: ready + 4, units: 40 }],
+    earliestFree: ready,
+    latestFree: ready + 4,
+  });
+  const cuts = harvestPlan(
+    { kind: "cut", unitsPerPlant: 0.5, cuts: 3, daysBetween: 14, factor: 0.8, holdDays: 6 },
+    ready,
+    100,
+  );
+  expect(cuts.lots.map(({ from, units }) => [from - ready, Number(units.toFixed(6))])).toEqual([[0, 50], [14, 40], [28, 32]]); // prettier-ignore
+  expect([cuts.earliestFree - ready, cuts.latestFree - ready]).toEqual([28, 34]);
+  const picking = { kind: "picking", unitsPerPlantWeek: 0.3, weeks: 2, holdDays: 2 } as const;
+  expect(harvestPlan(picking, ready, 10).lots.map(({ from, until, units }) => [from - ready, until - ready, units])).toEqual([[0, 6, 3], [7, 13, 3]]); // prettier-ignore
+  expect([
+    unitsAtFirst(picking),
+    serveDays(picking),
+    serveDays({ kind: "once", unitsPerPlant: 1, holdDays: 4 }),
+  ]).toEqual([0.3, 6, 4]);
+});
