@@ -11,7 +11,7 @@ test("harvests and timers as one would say them", () => {
   );
   expect(
     patternWords({ kind: "cut", unitsPerPlant: 0.5, cuts: 2, daysBetween: 14, factor: 0.8, holdDays: 6 }, "bunches"),
-  ).toBe("bunches: 2 cuts 14 days apart, 0.5 a plant at first");
+  ).toBe("bunches: 2 cuts 14 days apart, 0.5 a plant");
   expect(patternWords({ kind: "picking", unitsPerPlantWeek: 0.3, weeks: 18, holdDays: 6 }, "kg")).toBe(
     "kg: picked 18 weeks, 0.3 a plant and week",
   );

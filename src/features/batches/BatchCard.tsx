@@ -117,7 +117,7 @@ function HeldOver({
       <div aria-live="polite">
         <ConsequenceWords held={held} view={view} input={input} />
         {held.breaks && (
-          <p className="mt-2 text-leaf">
+          <p className={`mt-2 ${mend ? "text-leaf" : "text-soft"}`}>
             {mend ? (
               <>
                 <b>{dayInWords(mend.sowDay, "weekday")}</b> breaks nothing.

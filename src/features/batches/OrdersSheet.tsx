@@ -114,32 +114,32 @@ function OrderLine({
 }) {
   const met = !ahead || ahead.missed === 0;
   return (
-    <li className="grid grid-cols-[1fr_auto_auto] items-center gap-x-2 border-b border-rule py-1">
-      <div>
-        <p>
-          <span className="sign text-lg">{variety?.name}</span> <span className="text-soft">{order.outletName}</span>
-        </p>
-        <p className={`text-sm ${met ? "text-leaf" : "font-bold text-alarm"}`}>
-          {!ahead || ahead.days === 0
-            ? `over since ${dayInWords(order.to, "year")}`
-            : met
-              ? `all ${ahead.days} market days met, to ${dayInWords(order.to, "year")}`
-              : `${ahead.missed} of ${ahead.days} days short, first ${dayInWords(ahead.first!.day)} by ${formatNumber(ahead.first!.missing, 1)}`}
+    <li className="border-b border-rule py-1">
+      <div className="flex items-baseline justify-between gap-2">
+        <button
+          type="button"
+          className="sign min-h-8 text-left text-xl underline decoration-rule decoration-2 underline-offset-4"
+          aria-label={`Change ${variety?.name} for ${order.outletName}, ${WEEKDAYS[order.weekday - 1]}`}
+          onClick={onEdit}
+        >
+          {variety?.name}
+        </button>
+        <p className="figure !text-xl">
+          {formatNumber(order.quantity, 2)} <small>{variety?.unit}</small>
         </p>
       </div>
-      <p className="figure">
-        {formatNumber(order.quantity, 2)} <small>{variety?.unit}</small>
+      <p className="text-sm text-soft">
+        {order.outletName} ·{" "}
+        <span className={met ? "text-leaf" : "font-bold text-alarm"}>{metWords(order, ahead)}</span>
       </p>
-      <Button
-        look="quiet"
-        className="no-print !min-h-9 !text-base"
-        aria-label={`Change ${variety?.name} for ${order.outletName}, ${WEEKDAYS[order.weekday - 1]}`}
-        onClick={onEdit}
-      >
-        Change
-      </Button>
     </li>
   );
+}
+
+function metWords(order: OrderRow, ahead: Ahead | undefined): string {
+  if (!ahead || ahead.days === 0) return `over since ${dayInWords(order.to, "year")}`;
+  if (!ahead.first) return `met to ${dayInWords(order.to, "year")}`;
+  return `${ahead.missed} of ${ahead.days} days short, first ${dayInWords(ahead.first.day)} by ${formatNumber(ahead.first.missing, 1)}`;
 }
 
 function OrderForm({

@@ -40,7 +40,7 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
           return (
             <li
               key={variety.id}
-              className="grid items-center gap-x-6 gap-y-1 border-b border-rule py-1 md:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_6.5rem_auto]"
+              className="grid items-center gap-x-6 gap-y-1 border-b border-rule py-1 md:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_10rem_auto]"
             >
               <div>
                 <h2 className="flex items-center gap-2 text-xl">
@@ -48,17 +48,17 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
                   {variety.name}
                 </h2>
                 <p className="text-sm text-soft">
-                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)} · {growing[index]} growing
+                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)}
                 </p>
               </div>
               <StageYear variety={variety} pools={pools} />
               <p className="text-right max-md:text-left">
                 <span className="sign text-xl">ready {dayInWords(ready)}</span>
-                <span className="block text-sm text-soft">if sown today</span>
+                <span className="block text-sm text-soft">if sown now · {growing[index]} growing</span>
               </p>
               <Button
                 look="quiet"
-                className="no-print !text-base"
+                className="no-print !min-h-9 !text-base"
                 aria-label={`Change ${variety.name}`}
                 onClick={() => setEditing(variety)}
               >
@@ -84,9 +84,6 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
   );
 }
 
-/** "7 in 100 do not come up" says more to a sower than a percentage alone. */
 function seedWords({ germination, seedsPerCell }: Variety): string {
-  const missing = Math.round((1 - germination) * 100);
-  const cell = seedsPerCell > 1 ? `, ${seedsPerCell} a cell` : "";
-  return missing === 0 ? `every seed comes up${cell}` : `${missing} in 100 do not come up (${100 - missing} %)${cell}`;
+  return `${Math.round(germination * 100)} in 100 come up${seedsPerCell > 1 ? `, ${seedsPerCell} a cell` : ""}`;
 }

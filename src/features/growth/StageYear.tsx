@@ -7,6 +7,7 @@ const WIDTH = 420;
 const HEIGHT = 66;
 const LEFT = 40;
 const FOOT = 14;
+const LEAST_LABEL = 11;
 /** Stages from light to dark, as the plant fills out. */
 const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-ink"];
 
@@ -44,7 +45,7 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
               className={`${FILLS[Math.min(index + (variety.stages.length < 3 ? 1 : 0), 3)]} stroke-ground`}
               strokeWidth="1.5"
             />
-            {middle[1] - middle[0] > most * 0.13 && (
+            {y(middle[0]) - y(middle[1]) > LEAST_LABEL && (
               <text
                 x={WIDTH / 2}
                 y={(y(middle[0]) + y(middle[1])) / 2 + 4}

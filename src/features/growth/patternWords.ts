@@ -6,7 +6,7 @@ export function patternWords(pattern: HarvestPattern, unit: string): string {
     case "once":
       return `${unit}: once, ${pattern.unitsPerPlant} a plant, holds ${pattern.holdDays} days`;
     case "cut":
-      return `${unit}: ${pattern.cuts} cuts ${pattern.daysBetween} days apart, ${pattern.unitsPerPlant} a plant at first`;
+      return `${unit}: ${pattern.cuts} cuts ${pattern.daysBetween} days apart, ${pattern.unitsPerPlant} a plant`;
     case "picking":
       return `${unit}: picked ${pattern.weeks} weeks, ${pattern.unitsPerPlantWeek} a plant and week`;
   }

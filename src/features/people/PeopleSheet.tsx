@@ -44,7 +44,7 @@ export function PeopleSheet({
                 {member.id === meId && <span className="text-base font-medium text-soft"> you</span>}
               </span>
               <span>
-                {member.role} <span className="text-soft">may {MAY[member.role]}</span>
+                {member.role} <span className="text-soft">· {MAY[member.role]}</span>
               </span>
             </li>
           ))}
