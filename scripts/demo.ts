@@ -21,7 +21,9 @@ main().catch((error: unknown) => {
 
 async function main() {
   const reset = process.argv.includes("--reset");
-  const own = !process.env.DATABASE_URL;
+  // An empty variable is how a shell says that it is not set.
+  const given = process.env.DATABASE_URL || undefined;
+  const own = given === undefined;
   if (own && sayIfRunning()) return;
   mkdirSync(DATA, { recursive: true, mode: 0o755 });
   writeFileSync(RUNNING, JSON.stringify({ pid: process.pid }));
@@ -30,7 +32,7 @@ async function main() {
     cluster = await startCluster(DATA);
     await ensureDatabase(cluster, "seed_round");
   }
-  const databaseUrl = process.env.DATABASE_URL ?? cluster!.url("seed_round");
+  const databaseUrl = given ?? cluster!.url("seed_round");
   await migrate(databaseUrl);
   await loadDemo(databaseUrl, { reset: reset && !own });
   buildIfStale();

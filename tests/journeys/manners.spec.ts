@@ -1,6 +1,9 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, ready, test } from "./garden";
 
+/** The plan and the season draw some thousand marks each; looking at every one takes its time. */
+const SLOW_MS = 300_000;
+
 const SHEETS = [
   "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
   "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people",
@@ -10,6 +13,7 @@ for (const colorScheme of ["light", "dark"] as const)
   test.describe(`${colorScheme} scheme`, () => {
     test.use({ colorScheme });
     test(`axe finds nothing on any sheet, ${colorScheme}`, async ({ page }) => {
+      test.setTimeout(SLOW_MS);
       for (const sheet of SHEETS) {
         await page.goto(sheet);
         await ready(page);
@@ -20,6 +24,7 @@ for (const colorScheme of ["light", "dark"] as const)
   });
 
 test("axe finds nothing in forms, cards and answers", async ({ page }) => {
+  test.setTimeout(SLOW_MS);
   const clean = async (where: string) => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
