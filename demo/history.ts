@@ -80,10 +80,16 @@ function batchEntries(today: Day, plan: Plan): Entry[] {
         };
       }),
     ); // prettier-ignore
-  const washed = plan.batches
-    .flatMap(({ batch, variety, stays }) => stays.filter((stay) => within(stay.to)).map((stay) => ({ batch, variety, stay })))
-    .sort((a, b) => a.stay.to - b.stay.to)
-    .slice(0, -LATE_WASHES)
+  const left = plan.batches
+    .flatMap(({ batch, variety, stays }) =>
+      stays
+        .filter((stay) => within(stay.to))
+        .map((stay) => ({ batch, variety, stay, last: stay.stage === stays.length - 1 })),
+    )
+    .sort((a, b) => a.stay.to - b.stay.to);
+  const late = left.filter(({ stay, last }) => stay.stage > 0 && !last).slice(-LATE_WASHES);
+  const washed = left
+    .filter((entry) => !late.includes(entry))
     .map(({ batch, variety, stay }): Entry => ({
       at: morningOf(stay.to, batch.id + 2), kind: "wash", place: variety.stages[stay.stage]!.name, person: growerFor(batch.id + 2), batchId: batch.id,
       title: `Wash after ${variety.name}`, itemKey: `wash:${batch.id}:${stay.stage}`,

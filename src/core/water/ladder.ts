@@ -275,7 +275,7 @@ function plantRung(
     rung: rung({
       kind: "plant",
       name: `One plant in ${stand.name}`,
-      detail: stand.plants > 0 ? `${stand.plants} plants stand there today` : "nothing stands there today",
+      detail: `${flowWords(perPlantLph)} while it runs; ${stand.plants > 0 ? `${stand.plants} plants there today` : "none there today"}`,
       has: given,
       wants: need,
       dimension: "volume",
@@ -283,6 +283,11 @@ function plantRung(
       eases: given < need && moreMinutes > 0 ? [`Run the timer ${moreMinutes} minutes more a day.`] : [],
     }),
   };
+}
+
+/** The flow of one plant, in the unit in which it is not all zeros. */
+function flowWords(lph: number): string {
+  return lph < 0.1 ? `${(lph * 1000).toFixed(0)} mL/h` : `${lph.toFixed(2)} L/h`;
 }
 
 function bankFlows(stand: LadderStand): number[] {

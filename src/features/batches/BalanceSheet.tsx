@@ -1,6 +1,7 @@
 "use client";
-import { scaleLinear, scaleUtc, utcFormat } from "d3";
+import { scaleLinear, scaleUtc } from "d3";
 import type { Day } from "@/core/units/day";
+import { dateOf, MonthAxis } from "@/ui/chart";
 import { ShortageList, type ShortageView } from "@/ui/ShortageList";
 import { Quantity, useUnits } from "@/ui/units";
 
@@ -77,8 +78,7 @@ interface WeekRowProps {
 /** One post a week; over the limit it is red and stands above the line. */
 function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
   const most = Math.max(1e-9, limit ?? 0, ...values);
-  const date = (day: Day) => new Date(day * 86_400_000);
-  const x = scaleUtc([date(weeks[0]!), date(weeks.at(-1)! + 7)], [0, WIDTH]);
+  const x = scaleUtc([dateOf(weeks[0]!), dateOf(weeks.at(-1)! + 7)], [0, WIDTH]);
   const y = scaleLinear([0, most], [HEIGHT - 12, 2]);
   const width = Math.max(2, WIDTH / weeks.length - 1);
   const peak = Math.max(...values);
@@ -99,7 +99,7 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
           return (
             <g key={weeks[index]}>
               <rect
-                x={x(date(weeks[index]!))}
+                x={x(dateOf(weeks[index]!))}
                 y={y(over ? limit : value)}
                 width={width}
                 height={Math.max(0, HEIGHT - 12 - y(over ? limit : value))}
@@ -107,7 +107,7 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
               />
               {over && (
                 <rect
-                  x={x(date(weeks[index]!))}
+                  x={x(dateOf(weeks[index]!))}
                   y={y(value)}
                   width={width}
                   height={y(limit) - y(value)}
@@ -120,17 +120,7 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
         {limit !== null && (
           <line x1="0" x2={WIDTH} y1={y(limit)} y2={y(limit)} className="stroke-ink" strokeWidth="1.5" />
         )}
-        {x.ticks(8).map((tick) => (
-          <text
-            key={tick.getTime()}
-            x={x(tick)}
-            y={HEIGHT - 1}
-            fontSize="10"
-            textAnchor={x(tick) < 10 ? "start" : "middle"}
-          >
-            {utcFormat("%b")(tick)}
-          </text>
-        ))}
+        <MonthAxis scale={x} y={HEIGHT - 1} count={8} fontSize={10} />
       </svg>
     </div>
   );

@@ -63,6 +63,7 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays }: SeasonS
         />
       )}
       <ThreadChart view={view} input={input} onChange={setChanging} />
+      <MissedOrders market={view.market} today={view.today} />
       <Drawer open={adding} onClose={() => setAdding(false)} title="Add batches">
         <AddBatches input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={() => setAdding(false)} />
       </Drawer>
@@ -70,5 +71,24 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays }: SeasonS
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}
       </Drawer>
     </>
+  );
+}
+
+const SHOWN = 6;
+
+/** Which orders of the weeks shown go short, from today on; the posts above say only on which day. */
+function MissedOrders({ market, today }: Pick<SeasonView, "market" | "today">) {
+  const missed = market.filter(({ day }) => day >= today).flatMap((day) => day.missed);
+  if (missed.length === 0) return null;
+  return (
+    <section aria-label="Orders that go short" className="mt-3">
+      <h2 className="text-xl">Orders that go short in these weeks</h2>
+      <ul className="grid gap-x-8 text-sm text-alarm lg:grid-cols-2">
+        {missed.slice(0, SHOWN).map(({ words }) => (
+          <li key={words}>{words}</li>
+        ))}
+        {missed.length > SHOWN && <li>and {missed.length - SHOWN} more</li>}
+      </ul>
+    </section>
   );
 }

@@ -1,11 +1,11 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import type { HouseView } from "@/server/place/view";
 import type { PoolRow } from "@/server/place/queries";
-import { Button, buttonClass } from "@/ui/Button";
+import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
+import { Picker } from "@/ui/Picker";
 import { toneOf } from "@/ui/tones";
 import { useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
@@ -41,21 +41,11 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
   return (
     <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0">
-        <div className="no-print mb-3 flex flex-wrap items-center gap-2">
-          {houses.map((house) => (
-            <Link
-              key={house.id}
-              href={`/place?house=${house.id}`}
-              aria-current={house.id === view?.house.id ? "true" : undefined}
-              className={buttonClass(house.id === view?.house.id ? "strong" : "plain")}
-            >
-              {house.name}
-            </Link>
-          ))}
+        <Picker href="/place" query="house" rows={houses} chosen={view?.house.id ?? null}>
           <Button look="quiet" onClick={() => setEditing({ what: "new-house" })}>
             New house
           </Button>
-        </div>
+        </Picker>
         {view ? (
           <>
             <p className="mb-2 text-soft">

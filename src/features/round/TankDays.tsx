@@ -1,5 +1,6 @@
 import { extent, line, scaleLinear } from "d3";
 import { dayInWords } from "@/core/units/day";
+import { ValueAxis } from "@/ui/chart";
 import type { ReadingView } from "@/server/round/readingView";
 
 const WIDTH = 410;
@@ -59,11 +60,7 @@ function DaysChart({ name, unit, days, low, high }: DaysChartProps) {
       {low !== undefined && high !== undefined && (
         <rect x={LEFT} width={WIDTH - LEFT - RIGHT} y={y(high)} height={y(low) - y(high)} className="fill-leaf-pale" />
       )}
-      {y.ticks(3).map((tick) => (
-        <text key={tick} x={LEFT - 4} y={y(tick) + 4} textAnchor="end" fontSize="11">
-          {tick}
-        </text>
-      ))}
+      <ValueAxis scale={y} x={LEFT - 4} count={3} fontSize={11} />
       <path d={path ?? ""} fill="none" strokeWidth="2.5" className="stroke-ink" />
       <text x={LEFT} y={HEIGHT - 4} fontSize="11">
         {dayInWords(days[0]!.day)}

@@ -1,8 +1,9 @@
 "use client";
-import { area, line, scaleLinear, stack, utcFormat, scaleUtc } from "d3";
+import { area, line, scaleLinear, stack, scaleUtc } from "d3";
 import { dayInWords, type Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
 import type { SupplyHorizon } from "@/core/water/supply";
+import { dateOf, MonthAxis, ValueAxis } from "@/ui/chart";
 import { useUnits } from "@/ui/units";
 
 const WIDTH = 1040;
@@ -30,7 +31,7 @@ export function Horizon({
 }) {
   const units = useUnits();
   const days = supply.needL.length;
-  const date = (offset: number) => new Date((today + offset) * 86_400_000);
+  const date = (offset: number) => dateOf(today + offset);
   const x = scaleUtc([date(0), date(days - 1)], [LEFT, WIDTH - RIGHT]);
   const stored = scaleLinear([0, Math.max(1, capacityL)], [STORE_BOTTOM, 14]);
   const weeks = weekly(supply);
@@ -93,11 +94,7 @@ export function Horizon({
           />
         );
       })}
-      {drawn.ticks(3).map((tick) => (
-        <text key={tick} x={LEFT - 8} y={drawn(tick) + 4} fontSize="13" textAnchor="end">
-          {tick}
-        </text>
-      ))}
+      <ValueAxis scale={drawn} x={LEFT - 8} count={3} fontSize={13} />
       <text x={LEFT} y={DRAW_TOP - 8} fontSize="14" className="sign">
         Litres a day, by source
       </text>
@@ -110,14 +107,7 @@ export function Horizon({
           </text>
         );
       })}
-      {x.ticks(12).map((tick) => (
-        <g key={tick.getTime()}>
-          <line x1={x(tick)} x2={x(tick)} y1={DRAW_BOTTOM} y2={DRAW_BOTTOM + 5} className="stroke-soft" />
-          <text x={x(tick)} y={HEIGHT - 6} fontSize="13" textAnchor="middle">
-            {utcFormat("%b")(tick)}
-          </text>
-        </g>
-      ))}
+      <MonthAxis scale={x} y={HEIGHT - 6} count={12} fontSize={13} />
       {short && (
         <g>
           <line
@@ -143,7 +133,7 @@ function weekly(supply: SupplyHorizon) {
     const mean = (series: readonly number[]) =>
       series.slice(start, start + WEEK).reduce((sum, value) => sum + value, 0) / WEEK;
     weeks.push({
-      at: new Date((supply.from + start + 3) * 86_400_000),
+      at: dateOf(supply.from + start + 3),
       drawn: supply.drawnL.map(mean),
       short: mean(supply.shortL),
     });

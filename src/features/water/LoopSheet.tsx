@@ -1,12 +1,12 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { quantityText } from "@/core/units/format";
 import type { Ladder, Rung } from "@/core/water/ladder";
 import type { Loop } from "@/server/water/queries";
-import { Button, buttonClass } from "@/ui/Button";
+import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
+import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
 import { ClockRing } from "./ClockRing";
 import { LoopForm } from "./LoopForm";
@@ -35,22 +35,12 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
   const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
   return (
     <>
-      <div className="no-print mb-3 flex flex-wrap gap-2">
-        {loops.map((candidate) => (
-          <Link
-            key={candidate.id}
-            href={`/water?loop=${candidate.id}`}
-            aria-current={candidate.id === loop?.id ? "true" : undefined}
-            className={buttonClass(candidate.id === loop?.id ? "strong" : "plain")}
-          >
-            {candidate.name}
-          </Link>
-        ))}
+      <Picker href="/water" query="loop" rows={loops} chosen={loop?.id ?? null}>
         {loop && <Button onClick={() => setEditing("loop")}>Change this loop</Button>}
         <Button look="quiet" onClick={() => setEditing("new")}>
           New loop
         </Button>
-      </div>
+      </Picker>
       {loop && ladder ? (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_330px]">
           <RungLadder ladder={ladder} />

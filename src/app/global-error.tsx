@@ -1,0 +1,19 @@
+"use client";
+
+/** The last resort, when not even the frame of the page could be made: no styles, no database, plain words. */
+export default function GlobalError({ reset }: { error: Error; reset: () => void }) {
+  return (
+    <html lang="en">
+      <body style={{ fontFamily: "sans-serif", padding: "2rem", maxWidth: "36rem" }}>
+        <h1>Seed Round is not ready</h1>
+        <p>
+          The garden could not be read: the database does not answer, or there is no garden yet. What has been saved is
+          safe.
+        </p>
+        <button type="button" onClick={reset} style={{ padding: "0.8rem 1.2rem", fontSize: "1rem" }}>
+          Try again
+        </button>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,140 @@
+import type { Season } from "../../src/server/batches/season";
+import { gardenRows, workOutSeason } from "../../src/server/batches/season";
+import { lastHandReadings, lastReadings, rainNormals } from "../../src/server/water/queries";
+import { logEntries } from "../../src/server/round/queries";
+import { roundOf } from "../../src/server/round/today";
+import { houseViews } from "../../src/server/place/view";
+import { loopLadder, tankLimits } from "../../src/server/water/ladders";
+import { seasonView } from "../../src/server/batches/view";
+import { freshDatabase, type TestDatabase } from "./database";
+
+const today = 21_063;
+let database: TestDatabase;
+let season: Season;
+
+beforeAll(async () => {
+  process.env.SEED_ROUND_TODAY = "2027-09-02";
+  database = await freshDatabase("demo_template");
+  const units = { system: "metric", ec: "mS/cm", temperature: "°C", currency: "€" } as const;
+  const who = {
+    gardenId: 1,
+    gardenName: "Saltcote Yard",
+    isDemo: true,
+    personId: 1,
+    personName: "Ines Varela",
+    units,
+    today,
+    timeZone: "UTC",
+    sowWeekdays: [1, 4],
+  };
+  season = workOutSeason(who, await gardenRows(database.pool, 1), await rainNormals(database.pool, 1));
+});
+afterAll(() => database.close());
+
+test("the demo garden counts as it is described", () => {
+  const views = houseViews(season);
+  const sites = Object.fromEntries(
+    views.flatMap(({ stands }) => stands.map(({ stand, counts }) => [stand.name, counts.sites])),
+  );
+  expect(sites).toEqual({
+    "Germination rack": 2016,
+    "Shoots rack": 20,
+    "Nursery bank": 360,
+    "Leaf bank": 864,
+    Beds: 588,
+    "Bucket line": 32,
+  });
+  expect(views.flatMap(({ clashes }) => clashes)).toEqual([]);
+  expect(views.flatMap(({ stands }) => stands.flatMap(({ counts }) => counts.warnings))).toEqual([]);
+  for (const { stands } of views)
+    for (const view of stands) expect(view.planted).toBeLessThanOrEqual(view.counts.sites);
+});
+
+test("its fourteen months of plan meet the orders, and it is short of something so that the signs have work", () => {
+  expect(season.plan.to - today).toBe(426);
+  const ahead = season.plan.deliveries.filter((delivery) => delivery.day >= today);
+  expect(ahead.length).toBeGreaterThan(800);
+  expect(ahead.filter((delivery) => delivery.wanted - delivery.given > 1e-6)).toEqual([]);
+  expect(new Set(season.shortages.map((shortage) => shortage.kind))).toEqual(new Set(["sites", "salt"]));
+  expect(season.shortages.map(({ day }) => day)).toEqual(
+    [...season.shortages.map(({ day }) => day)].sort((a, b) => a - b),
+  );
+});
+
+test("what stands today stands within its pool, and placements count the same plants as the occupancy", () => {
+  for (const pool of season.plan.pools) {
+    const placed = season.placed.get(pool.poolId)!.filter(({ stay }) => stay.from <= today && today < stay.to);
+    expect(placed.reduce((sum, { stay }) => sum + stay.plants, 0)).toBe(pool.plants[today - season.plan.from]);
+    expect(placed.every(({ stay }) => stay.begun || stay.from === today)).toBe(true);
+  }
+});
+
+test("ten weeks of history: readings every quarter of an hour, a log of every kind, the mistake and its correction", async () => {
+  const { rows } = await database.pool.query(
+    "select loop_id, count(*)::integer as n, min(at) as first from reading where origin = 'meter' group by 1 order by 1",
+  );
+  expect(rows.map((row) => row.n)).toEqual([6720, 6720, 6720, 6720]);
+  expect(rows[0].first).toEqual(new Date("2027-06-24T00:00:00Z"));
+  const log = await logEntries(database.pool, 1, {
+    from: today - 70,
+    to: today,
+    kind: null,
+    search: null,
+    limit: 10_000,
+  });
+  expect(new Set(log.map((entry) => entry.kind))).toEqual(
+    new Set(["sow", "move", "pick", "wash", "reading", "count", "note", "loss"]),
+  );
+  const correction = log.find((entry) => entry.correctsId !== null)!;
+  expect(log.find((entry) => entry.id === correction.correctsId)!.actual.levelL).toBe(95);
+  expect(correction.actual.levelL).toBe(585);
+  const byPerson = await logEntries(database.pool, 1, {
+    from: today - 70,
+    to: today,
+    kind: "note",
+    search: "SAND in",
+    limit: 10,
+  });
+  expect(byPerson.map((entry) => entry.place)).toEqual(["Beds"]);
+});
+
+test("the newest readings: each loop's last by hand and its last by meter, none from after the moment asked", async () => {
+  const noon = new Date("2027-08-20T12:00:00Z");
+  const [meter, hand] = [await lastReadings(database.pool, 1, noon), await lastHandReadings(database.pool, 1, noon)];
+  expect(meter.map((reading) => reading.loopId).sort()).toEqual([1, 2, 3, 4]);
+  expect(meter.every((reading) => reading.at <= noon && noon.getTime() - reading.at.getTime() < 16 * 60_000)).toBe(
+    true,
+  );
+  expect(hand.every((reading) => reading.origin === "hand" && reading.at <= noon)).toBe(true);
+});
+
+test("today's round walks from the gate to the houses, every item with its own key", async () => {
+  const { items } = await roundOf(database.pool, season);
+  expect(new Set(items.map((item) => item.key)).size).toBe(items.length);
+  expect(items.map((item) => item.stop.order)).toEqual(items.map((item) => item.stop.order).toSorted((a, b) => a - b));
+  expect(new Set(items.map((item) => item.kind))).toEqual(
+    new Set(["store", "reading", "top-up", "mix", "sow", "move", "pick", "wash"]),
+  );
+  for (const item of items.filter(({ kind }) => kind === "mix"))
+    expect(item.amounts.every(({ value }) => value > 0)).toBe(true);
+});
+
+test("each loop has its ladder, and no tank is filled over what drains back into it", () => {
+  for (const loop of season.rows.loops) {
+    const found = loopLadder(season, loop);
+    expect(found.rungs.every((rung) => Number.isFinite(rung.has) && Number.isFinite(rung.wants))).toBe(true);
+    expect(loop.workingL).toBeLessThanOrEqual(tankLimits(season, loop).greatestL);
+  }
+  const leaf = season.rows.loops.find((loop) => loop.name === "Leaf")!;
+  // Films of 36 channels of 6 m and 12 of 3 m, 100 mm wide and 4 mm deep.
+  expect(tankLimits(season, leaf).drainBackL).toBeCloseTo((36 * 6 + 12 * 3) * 0.1 * 0.004 * 1000, 9);
+});
+
+test("a window of the season holds the blocks that touch it and the batches that they belong to", () => {
+  const view = seasonView(season, today, today + 63);
+  expect(view.blocks.every((block) => block.to > today && block.from < today + 63)).toBe(true);
+  expect(new Set(view.blocks.map((block) => block.batchId))).toEqual(new Set(view.batches.map((batch) => batch.id)));
+  expect(view.market.every(({ day, lines }) => day >= today && day < today + 63 && lines > 0)).toBe(true);
+  const nursery = view.pools.find((pool) => pool.name === "Nursery bank")!;
+  expect(nursery.firstOver?.day).toBe(season.shortages.find((shortage) => shortage.name === "Nursery bank")?.day);
+});
