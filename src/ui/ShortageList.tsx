@@ -26,7 +26,7 @@ export function ShortageList({ shortages }: { shortages: readonly ShortageView[]
       </p>
     );
   return (
-    <table className="w-full">
+    <table className="w-full self-start">
       <caption className="sign pb-1 text-left text-2xl">First to run short</caption>
       <thead className="text-left text-sm text-soft">
         <tr>

@@ -120,3 +120,25 @@ test("an item done differently is logged as it was; put off it comes back; the l
   expect(csv).toContain("one tray cracked");
   expect(csv.split("\n")[0]).toContain("ec_ms_per_cm");
 });
+
+test("paper: the walk prints without the way round, and a slip by itself when it is asked for", async ({ page }) => {
+  await page.goto("/round?item=mix%3A2%3AB");
+  await ready(page);
+  // Printing is looked at while the dialog would be open: the page says then what it would put on paper.
+  await page.evaluate(() => {
+    window.print = () => {
+      document.body.dataset.asked = document.documentElement.dataset.print ?? "walk";
+    };
+  });
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("heading", { name: "Tanks" })).toBeVisible();
+  await expect(page.getByRole("navigation", { name: "Stations" })).toBeHidden();
+  await expect(page.getByRole("region", { name: "Drip stock B: mix a full tank" })).toBeHidden();
+  await page.emulateMedia({ media: "screen" });
+  await page.getByRole("button", { name: "Print slip" }).click();
+  await expect(page.locator("body")).toHaveAttribute("data-asked", "slip");
+  await page.evaluate(() => (document.documentElement.dataset.print = "slip"));
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("heading", { name: "Tanks" })).toBeHidden();
+  await expect(page.getByText("magnesium sulfate heptahydrate")).toBeVisible();
+});

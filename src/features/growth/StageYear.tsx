@@ -5,9 +5,9 @@ import type { PoolRow } from "@/server/place/queries";
 
 const WIDTH = 420;
 const HEIGHT = 66;
-const LEFT = 40;
-const FOOT = 14;
-const LEAST_LABEL = 11;
+const LEFT = 48;
+const FOOT = 16;
+const LEAST_LABEL = 15;
 /** Stages from light to dark, as the plant fills out. */
 const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-ink"];
 
@@ -50,7 +50,7 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
                 x={WIDTH / 2}
                 y={(y(middle[0]) + y(middle[1])) / 2 + 4}
                 textAnchor="middle"
-                fontSize="11"
+                fontSize="15"
                 style={
                   index === 2 || (variety.stages.length < 3 && index === 1) ? { fill: "var(--on-strong)" } : undefined
                 }
@@ -61,11 +61,11 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
           </g>
         );
       })}
-      <text x={LEFT - 4} y={10} fontSize="11" textAnchor="end">
+      <text x={LEFT - 4} y={14} fontSize="15" textAnchor="end">
         {Math.round(most)} d
       </text>
       {months.map((month) => (
-        <text key={month} x={x(month)} y={HEIGHT - 2} fontSize="10" textAnchor="middle">
+        <text key={month} x={x(month)} y={HEIGHT - 2} fontSize="14" textAnchor="middle">
           {MONTHS[month]![0]}
         </text>
       ))}

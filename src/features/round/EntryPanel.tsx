@@ -116,7 +116,7 @@ function Slip({ entryId, tank }: { entryId: number; tank: ReadingView }) {
           >
             Done as said
           </Button>
-          <PrintButton label="Print slip" />
+          <PrintButton label="Print slip" part="slip" />
         </div>
       )}
     </>

@@ -145,7 +145,7 @@ function Settle({ item }: { item: RoundItem }) {
           </Button>
           <Button onClick={() => setDiffers(true)}>Did it differently</Button>
           <PutOff item={item} />
-          {item.amounts.length > 0 && <PrintButton label="Print slip" />}
+          {item.amounts.length > 0 && <PrintButton label="Print slip" part="slip" />}
         </div>
       )}
     </div>

@@ -34,11 +34,11 @@ export default async function RoundPage({
       tabs={roundTabs("today")}
     >
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
-        <div className={opened ? "max-lg:hidden print:!block" : ""}>
+        <div className={`print-walk ${opened ? "max-lg:hidden" : ""}`}>
           <RoundWalk stops={stops} chosenKey={item?.key ?? null} chosenEntry={entry?.id ?? null} />
           <PrintButton label="Print for the clipboard" />
         </div>
-        <div className={`no-print ${opened ? "" : "max-lg:hidden"}`}>
+        <div className={`print-slip ${opened ? "" : "max-lg:hidden"}`}>
           {item && <ItemPanel key={item.key} item={item} tank={tank} store={store ?? null} />}
           {entry && <EntryPanel key={entry.id} entry={entry} tank={tank} />}
         </div>
