@@ -77,9 +77,7 @@ test("from an empty garden to a batch for an order, on today's round and in the 
   });
 
   await test.step("the orders are covered, and what they cannot reach any more is said", async () => {
-    await page.goto("/batches");
-    await ready(page);
-    await page.getByRole("button", { name: "Add batches" }).click();
+    await page.getByRole("link", { name: "cover it" }).click();
     await expect(drawer(page).getByText(/Too late to sow for \d+ market days/)).toBeVisible();
     await drawer(page)
       .getByRole("button", { name: /^Add \d+ batches$/ })

@@ -48,6 +48,15 @@ test("a reading is asked about, kept, answered with a slip that brings the tank 
   await expect(page.getByText("Taken back.")).toBeVisible();
   expect(await left()).toBeCloseTo(before, 9);
 
+  // After the wait it is read again: another entry, in the band now.
+  await page.getByRole("link", { name: /Leaf tank: read.*done/ }).click();
+  await page.getByRole("link", { name: "Read again" }).click();
+  for (const [label, text] of [["EC", "1.5"], ["pH", "6"], ["Water", "21"], ["Level", "600"]] as const) await panel.getByRole("textbox", { name: label }).fill(text); // prettier-ignore
+  await panel.getByRole("button", { name: "Save and work out" }).click();
+  await expect(panel.getByText("Strength, pH and level are where they should be.")).toBeVisible();
+  await panel.getByRole("button", { name: "Take back" }).click();
+  await expect(page.getByRole("link", { name: /Leaf tank: read.*done/ })).toHaveCount(1);
+
   await page.getByRole("link", { name: /Leaf tank: read.*done/ }).click();
   await page.getByRole("button", { name: "Take back" }).click();
   await expect(page.getByRole("checkbox", { name: /Leaf tank: read/ })).toBeVisible();

@@ -14,6 +14,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
   const who = await session();
   const signs = await stationSigns();
   const light = (await cookies()).get(LIGHT_COOKIE)?.value;
+  const chosenLight = light === "night" || light === "paper" ? light : null;
   const stations = [
     { href: "/round", name: "Round", sign: signs.round },
     { href: "/place", name: "Place" },
@@ -35,11 +36,14 @@ export default async function GardenLayout({ children }: { children: ReactNode }
               <p className="sign text-2xl">Seed Round</p>
               <p className="text-sm text-soft">{who.gardenName}</p>
             </div>
-            <LightSwitch initial={light === "night" || light === "paper" ? light : null} />
+            <LightSwitch initial={chosenLight} />
           </header>
           <PipeNav stations={stations} />
         </div>
-        <main id="sheet" className="min-w-0 max-md:pb-20">
+        <main id="sheet" className="relative min-w-0 max-md:pb-20">
+          <div className="absolute right-2 top-3 md:hidden">
+            <LightSwitch initial={chosenLight} />
+          </div>
           {children}
         </main>
       </div>

@@ -10,7 +10,7 @@ type Case = { name: string; given: any; expect: any };
 const crops = stages.crops as unknown as Record<string, { stages: { school: string; daysByMonth: number[] }[] }>;
 const isCalendar = (crop: string) => crops[crop]?.stages.every((stage) => stage.school === "calendar");
 const daysOf = (crop: string) => crops[crop]!.stages.map((stage) => stage.daysByMonth);
-// The thermal-light school is not built yet; its crops are left to the issue that brings it.
+// The thermal-light school is not built yet; its crops are walked once it is.
 const cases = (kind: string) =>
   (stages.cases as Case[]).filter(
     ({ given }) => given.kind === kind && (given.crop === undefined || isCalendar(given.crop)),

@@ -33,6 +33,8 @@ const MOST_IN_SERIES = 104;
 const SERVED_DAYS = 28;
 
 export interface AddBatchesProps {
+  /** Variety to begin with. */
+  readonly first: number | null;
   readonly input: PlanInput;
   readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
@@ -40,9 +42,11 @@ export interface AddBatchesProps {
 }
 
 /** Three ways to plan: what the orders need, one batch from either end, or a series. What would be added is shown first. */
-export function AddBatches({ input, orders, sowWeekdays, onDone }: AddBatchesProps) {
+export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBatchesProps) {
   const [mode, setMode] = useState<Mode>("cover");
-  const [varietyId, setVarietyId] = useState(input.varieties[0]!.id);
+  const [varietyId, setVarietyId] = useState(
+    (input.varieties.find(({ id }) => id === first) ?? input.varieties[0]!).id,
+  );
   const variety = input.varieties.find((candidate) => candidate.id === varietyId)!;
   return (
     <div className="space-y-4">
@@ -104,7 +108,7 @@ function CoverOrders({
   orders,
   sowWeekdays,
   onDone,
-}: Omit<AddBatchesProps, "input"> & { variety: PlanVariety; input: PlanInput }) {
+}: Omit<AddBatchesProps, "input" | "first"> & { variety: PlanVariety; input: PlanInput }) {
   const own = orders.filter((order) => order.varietyId === variety.id && order.to >= input.today);
   const [until, setUntil] = useState<Day | null>(Math.min(input.to - 1, input.today + 120));
   const cover =

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
 import { dayInWords, WEEKDAYS, type Day } from "@/core/units/day";
 import { formatNumber } from "@/core/units/format";
@@ -131,6 +132,17 @@ function OrderLine({
       <p className="text-sm text-soft">
         {order.outletName} ·{" "}
         <span className={met ? "text-leaf" : "font-bold text-alarm"}>{metWords(order, ahead)}</span>
+        {!met && (
+          <>
+            {" · "}
+            <Link
+              className="no-print inline-block min-h-8 text-ink underline"
+              href={`/batches?cover=${order.varietyId}`}
+            >
+              cover it
+            </Link>
+          </>
+        )}
       </p>
     </li>
   );

@@ -18,11 +18,13 @@ export interface SeasonSheetProps {
   readonly weeks: number;
   readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
+  /** Opens the way to cover this variety's orders. */
+  readonly cover: number | null;
 }
 
 /** The season: what is where, what moves when, and where it jams. */
-export function SeasonSheet({ view, input, weeks, orders, sowWeekdays }: SeasonSheetProps) {
-  const [adding, setAdding] = useState(false);
+export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover }: SeasonSheetProps) {
+  const [adding, setAdding] = useState(cover !== null);
   const [changing, setChanging] = useState<number | null>(null);
   const batch = view.batches.find((candidate) => candidate.id === changing);
   const link = (from: Day, count = weeks) => `/batches?from=${isoFromDay(from)}&weeks=${count}`;
@@ -65,7 +67,13 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays }: SeasonS
       <ThreadChart view={view} input={input} onChange={setChanging} />
       <MissedOrders market={view.market} today={view.today} />
       <Drawer open={adding} onClose={() => setAdding(false)} title="Add batches">
-        <AddBatches input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={() => setAdding(false)} />
+        <AddBatches
+          first={cover}
+          input={input}
+          orders={orders}
+          sowWeekdays={sowWeekdays}
+          onDone={() => setAdding(false)}
+        />
       </Drawer>
       <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}

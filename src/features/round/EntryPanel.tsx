@@ -1,16 +1,18 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { CAUTIONS } from "@/core/feed/cautions";
 import { doseDone, undoEntry } from "@/server/round/actions";
 import type { LogEntry } from "@/server/round/queries";
 import type { ReadingView } from "@/server/round/readingView";
-import { Button } from "@/ui/Button";
+import { Button, buttonClass } from "@/ui/Button";
 import { CautionNote } from "@/ui/Caution";
 import { PrintButton } from "@/ui/PrintButton";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { PanelFrame } from "./ItemPanel";
+import { ReadingForm } from "./ReadingForm";
 import { slipStepView } from "./slipView";
 
 /** What has been done: by whom, what it came to, and the way to take it back. A reading shows its slip. */
@@ -35,7 +37,12 @@ export function EntryPanel({ entry, tank }: { entry: LogEntry; tank: ReadingView
       )}
       {entry.kind === "reading" && <Figures entry={entry} tank={tank} />}
       {tank?.slip && <Slip entryId={entry.id} tank={tank} />}
-      <div className="no-print mt-4 border-t border-rule pt-3">
+      <div className="no-print mt-4 flex flex-wrap gap-3 border-t border-rule pt-3">
+        {entry.kind === "reading" && entry.loopId !== null && (
+          <Link href={`/round?again=${entry.loopId}`} scroll={false} className={buttonClass()}>
+            Read again
+          </Link>
+        )}
         <Button
           look="quiet"
           disabled={busy}
@@ -47,6 +54,15 @@ export function EntryPanel({ entry, tank }: { entry: LogEntry; tank: ReadingView
           Take back
         </Button>
       </div>
+    </PanelFrame>
+  );
+}
+
+/** The reading after the wait: the same form, another entry. */
+export function ReadAgain({ tank }: { tank: ReadingView }) {
+  return (
+    <PanelFrame title={`${tank.name} tank`} detail="another reading of today">
+      <ReadingForm tank={tank} />
     </PanelFrame>
   );
 }

@@ -41,7 +41,7 @@ export async function roundOf(on: Db, worked: Season): Promise<Today> {
   return {
     season: worked,
     items,
-    done: done.filter((entry) => entry.itemKey && !entry.undoneAt),
+    done: done.filter((entry) => entry.planned.stop && !entry.undoneAt),
     lastReadings: readings,
   };
 }

@@ -14,7 +14,7 @@ const DAYS_BEFORE_TODAY = 24;
 export default async function BatchesPage({
   searchParams,
 }: {
-  searchParams: Promise<{ from?: string; weeks?: string }>;
+  searchParams: Promise<{ from?: string; weeks?: string; cover?: string }>;
 }) {
   const worked = await season();
   const { plan, input, rows } = worked;
@@ -29,7 +29,15 @@ export default async function BatchesPage({
       facts={`${dayInWords(view.from)} – ${dayInWords(view.to - 1, "year")} · ${view.batches.length} batches${first ? ` · ${first.name.toLowerCase()} over from ${dayInWords(first.day)}` : ""}`}
       tabs={batchTabs("season")}
     >
-      <SeasonSheet view={view} input={input} weeks={weeks} orders={rows.orders} sowWeekdays={worked.who.sowWeekdays} />
+      <SeasonSheet
+        key={asked.cover}
+        cover={rows.varieties.find(({ id }) => String(id) === asked.cover)?.id ?? null}
+        view={view}
+        input={input}
+        weeks={weeks}
+        orders={rows.orders}
+        sowWeekdays={worked.who.sowWeekdays}
+      />
     </Station>
   );
 }

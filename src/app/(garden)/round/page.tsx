@@ -3,7 +3,7 @@ import { dayInWords } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
 import { ItemPanel } from "@/features/round/ItemPanel";
 import { RoundWalk } from "@/features/round/RoundWalk";
-import { EntryPanel } from "@/features/round/EntryPanel";
+import { EntryPanel, ReadAgain } from "@/features/round/EntryPanel";
 import { stopsOf } from "@/features/round/stops";
 import { readingView } from "@/server/round/readingView";
 import { todayRound } from "@/server/round/today";
@@ -16,15 +16,17 @@ export const metadata: Metadata = { title: "Round" };
 export default async function RoundPage({
   searchParams,
 }: {
-  searchParams: Promise<{ item?: string; entry?: string }>;
+  searchParams: Promise<{ item?: string; entry?: string; again?: string }>;
 }) {
   const { items, done, season } = await todayRound();
   const chosen = await searchParams;
   const entry = done.find((candidate) => String(candidate.id) === chosen.entry);
-  const item = entry ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
-  const opened = Boolean(chosen.item ?? chosen.entry);
+  const again = season.rows.loops.find((loop) => String(loop.id) === chosen.again);
+  const item = entry || again ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
+  const opened = Boolean(chosen.item ?? chosen.entry ?? chosen.again);
   const stops = stopsOf(items, done);
-  const loopId = item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null;
+  const loopId =
+    again?.id ?? (item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null);
   const tank = loopId ? await readingView(season, loopId, entry) : null;
   const store = season.rows.stores.find((candidate) => candidate.id === item?.refs.storeId);
   return (
@@ -39,6 +41,7 @@ export default async function RoundPage({
           <PrintButton label="Print for the clipboard" />
         </div>
         <div className={`print-slip ${opened ? "" : "max-lg:hidden"}`}>
+          {again && tank && <ReadAgain key={`again-${again.id}`} tank={tank} />}
           {item && <ItemPanel key={item.key} item={item} tank={tank} store={store ?? null} />}
           {entry && <EntryPanel key={entry.id} entry={entry} tank={tank} />}
         </div>
