@@ -23,6 +23,9 @@ const child = spawn(process.execPath, ["--import", "tsx", join("scripts", SCRIPT
 });
 for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"])
   process.on(signal, () => child.kill(signal === "SIGHUP" ? "SIGTERM" : signal));
+// npm may be ended without passing the signal on; nothing may be left running then.
+const parent = process.ppid;
+setInterval(() => process.ppid !== parent && child.kill("SIGTERM"), 500).unref();
 child.on("exit", (code, signal) => process.exit(signal ? 1 : (code ?? 1)));
 
 function installPackages() {

@@ -19,9 +19,9 @@ interface Running {
 }
 
 /** Starts the demo as its command does, on a data folder of its own, and waits for the address it prints. */
-async function start(): Promise<Running> {
+async function start(command = [process.execPath, "--import", "tsx", "scripts/demo.ts"]): Promise<Running> {
   const began = Date.now();
-  const child = spawn(process.execPath, ["--import", "tsx", "scripts/demo.ts"], {
+  const child = spawn(command[0]!, command.slice(1), {
     env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" },
     stdio: ["ignore", "pipe", "pipe"],
   });
@@ -84,4 +84,11 @@ test("a pid file that names somebody else's process does not block the start; Ct
   const second = await start();
   expect(await stop(second, "SIGINT")).toBe(0);
   expect(leftovers(second)).toEqual([]);
+});
+
+test("nothing is left running when the shell that started it is killed", async () => {
+  // The second command keeps the shell from making itself the script: it stays in between, as npm does.
+  const running = await start(["sh", "-c", "node scripts/run.mjs demo; true"]);
+  await stop(running, "SIGKILL");
+  await expect.poll(() => leftovers(running), { timeout: 15_000 }).toEqual([]);
 });
