@@ -4,6 +4,7 @@ import { houseSchema, standSchema } from "../place/schema";
 import { loopSchema } from "../water/schema";
 import { orderSchema } from "../batches/schema";
 import { logFilterOf } from "../round/logFilter";
+import { viewQuery } from "./query";
 
 const errorsOf = (schema: Joi.ObjectSchema, value: unknown) => {
   const { error } = schema.validate(value, STRICT);
@@ -124,4 +125,23 @@ test("the log's filter takes what it can read and says what it cannot", () => {
     /Kind must be one of.*Search is longer than 80/u,
   );
   expect(logFilterOf({ search: "\u0000" }, 21_063)).toMatchObject({ filter: { search: null }, problem: null });
+});
+
+test("an address chooses the view with what can be read of it", () => {
+  expect(viewQuery({ loop: "2", weeks: "17", from: "2027-09-02", item: "mix:2:B", more: "x" })).toEqual({
+    loop: 2,
+    weeks: 17,
+    from: 21_063,
+    item: "mix:2:B",
+  });
+  const wrong = {
+    loop: "two",
+    weeks: "5",
+    from: "soon",
+    house: ["1", "2"],
+    entry: "-1",
+    item: "x".repeat(81),
+    cover: "1;drop",
+  };
+  expect(viewQuery(wrong)).toEqual({});
 });

@@ -1,26 +1,26 @@
 import type { Metadata } from "next";
 import { SeasonSheet } from "@/features/batches/SeasonSheet";
-import { dayFromIso, dayInWords } from "@/core/units/day";
+import { dayInWords } from "@/core/units/day";
 import { season } from "@/server/batches/season";
 import { seasonView } from "@/server/batches/view";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { batchTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "Batches" };
 
-const WEEKS = [9, 17, 34] as const;
 const DAYS_BEFORE_TODAY = 24;
 
 export default async function BatchesPage({
   searchParams,
 }: {
-  searchParams: Promise<{ from?: string; weeks?: string; cover?: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
   const { plan, input, rows } = worked;
-  const asked = await searchParams;
-  const weeks = WEEKS.find((count) => String(count) === asked.weeks) ?? 17;
-  const from = Math.min(plan.to - 7 * weeks, Math.max(plan.from, dayOr(asked.from, plan.today - DAYS_BEFORE_TODAY)));
+  const asked = viewQuery(await searchParams);
+  const weeks = asked.weeks ?? 17;
+  const from = Math.min(plan.to - 7 * weeks, Math.max(plan.from, asked.from ?? plan.today - DAYS_BEFORE_TODAY));
   const view = seasonView(worked, from, from + 7 * weeks);
   const first = worked.shortages.find((shortage) => shortage.kind === "sites");
   return (
@@ -31,7 +31,7 @@ export default async function BatchesPage({
     >
       <SeasonSheet
         key={asked.cover}
-        cover={rows.varieties.find(({ id }) => String(id) === asked.cover)?.id ?? null}
+        cover={rows.varieties.find(({ id }) => id === asked.cover)?.id ?? null}
         view={view}
         input={input}
         weeks={weeks}
@@ -40,13 +40,4 @@ export default async function BatchesPage({
       />
     </Station>
   );
-}
-
-function dayOr(text: string | undefined, otherwise: number): number {
-  try {
-    return text === undefined ? otherwise : dayFromIso(text);
-  } catch {
-    // An address that somebody typed wrong still shows the season.
-    return otherwise;
-  }
 }

@@ -1,16 +1,21 @@
 import type { Metadata } from "next";
 import { RecipeSheet } from "@/features/feed/RecipeSheet";
 import { loopNeedLpd, season } from "@/server/batches/season";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "Feed" };
 
-export default async function FeedPage({ searchParams }: { searchParams: Promise<{ loop?: string }> }) {
+export default async function FeedPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const worked = await season();
   const { rows, feeds, plan } = worked;
-  const { loop: asked } = await searchParams;
-  const loop = rows.loops.find((candidate) => String(candidate.id) === asked) ?? rows.loops[0] ?? null;
+  const { loop: asked } = viewQuery(await searchParams);
+  const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
   const needLpd = loop ? loopNeedLpd(plan, loop.id) : 0;
   return (

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { HousePlan } from "@/features/place/HousePlan";
 import { season } from "@/server/batches/season";
 import { houseViews } from "@/server/place/view";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 
 export const metadata: Metadata = { title: "Place" };
@@ -9,16 +10,16 @@ export const metadata: Metadata = { title: "Place" };
 export default async function PlacePage({
   searchParams,
 }: {
-  searchParams: Promise<{ house?: string; stand?: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { house: houseId, stand } = await searchParams;
+  const { house: houseId, stand } = viewQuery(await searchParams);
   const houses = houseViews(worked);
   const sites = houses.flatMap(({ stands }) => stands).reduce((sum, { counts }) => sum + counts.sites, 0);
   const planted = houses.flatMap(({ stands }) => stands).reduce((sum, view) => sum + view.planted, 0);
   const chosen =
-    houses.find(({ house }) => String(house.id) === houseId) ??
-    houses.find(({ stands }) => stands.some((view) => String(view.stand.id) === stand)) ??
+    houses.find(({ house }) => house.id === houseId) ??
+    houses.find(({ stands }) => stands.some((view) => view.stand.id === stand)) ??
     houses[1] ??
     houses[0];
   return (
@@ -27,7 +28,7 @@ export default async function PlacePage({
         key={chosen?.house.id}
         houses={houses.map(({ house }) => ({ id: house.id, name: house.name }))}
         view={chosen ?? null}
-        chosenStand={stand ? Number(stand) : null}
+        chosenStand={stand ?? null}
         pools={worked.rows.pools}
         loops={worked.rows.loops.map(({ id, name }) => ({ id, name }))}
       />

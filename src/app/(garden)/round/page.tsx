@@ -8,6 +8,7 @@ import { stopsOf } from "@/features/round/stops";
 import { readingView } from "@/server/round/readingView";
 import { todayRound } from "@/server/round/today";
 import { PrintButton } from "@/ui/PrintButton";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "./tabs";
 
@@ -16,12 +17,12 @@ export const metadata: Metadata = { title: "Round" };
 export default async function RoundPage({
   searchParams,
 }: {
-  searchParams: Promise<{ item?: string; entry?: string; again?: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { items, done, season } = await todayRound();
-  const chosen = await searchParams;
-  const entry = done.find((candidate) => String(candidate.id) === chosen.entry);
-  const again = season.rows.loops.find((loop) => String(loop.id) === chosen.again);
+  const chosen = viewQuery(await searchParams);
+  const entry = done.find((candidate) => candidate.id === chosen.entry);
+  const again = season.rows.loops.find((loop) => loop.id === chosen.again);
   const item = entry || again ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
   const opened = Boolean(chosen.item ?? chosen.entry ?? chosen.again);
   const stops = stopsOf(items, done);

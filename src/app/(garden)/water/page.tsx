@@ -2,16 +2,21 @@ import type { Metadata } from "next";
 import { LoopSheet } from "@/features/water/LoopSheet";
 import { loopNeedLpd, season } from "@/server/batches/season";
 import { loopLadder, tankLimits } from "@/server/water/ladders";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { waterTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "Water" };
 
-export default async function WaterPage({ searchParams }: { searchParams: Promise<{ loop?: string }> }) {
+export default async function WaterPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const worked = await season();
   const { rows } = worked;
-  const { loop: asked } = await searchParams;
-  const loop = rows.loops.find((candidate) => String(candidate.id) === asked) ?? rows.loops[0] ?? null;
+  const { loop: asked } = viewQuery(await searchParams);
+  const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];
   return (
     <Station

@@ -2,16 +2,21 @@ import type { Metadata } from "next";
 import { StocksSheet } from "@/features/feed/StocksSheet";
 import { standFlow } from "@/core/place/standFlow";
 import { loopNeedLpd, season } from "@/server/batches/season";
+import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "../tabs";
 
 export const metadata: Metadata = { title: "Stocks and injector" };
 
-export default async function StocksPage({ searchParams }: { searchParams: Promise<{ loop?: string }> }) {
+export default async function StocksPage({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const worked = await season();
   const { rows, feeds, plan } = worked;
-  const { loop: asked } = await searchParams;
-  const loop = rows.loops.find((candidate) => String(candidate.id) === asked) ?? rows.loops[0] ?? null;
+  const { loop: asked } = viewQuery(await searchParams);
+  const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
   const banks = rows.stands
     .filter((stand) => stand.loopId === loop?.id)

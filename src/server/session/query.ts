@@ -1,0 +1,42 @@
+import Joi from "joi";
+import type { Day } from "@/core/units/day";
+import { day, rowId } from "./validation";
+
+/** What an address may say about a view. */
+const PARTS = {
+  house: rowId("House"),
+  stand: rowId("Stand"),
+  loop: rowId("Loop"),
+  again: rowId("Tank"),
+  cover: rowId("Variety"),
+  entry: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
+  item: Joi.string().max(80),
+  from: day("From"),
+  weeks: Joi.number().valid(9, 17, 34),
+} as const;
+
+export interface ViewQuery {
+  readonly house?: number;
+  readonly stand?: number;
+  readonly loop?: number;
+  readonly again?: number;
+  readonly cover?: number;
+  readonly entry?: number;
+  readonly item?: string;
+  readonly from?: Day;
+  readonly weeks?: number;
+}
+
+/**
+ * The view that an address asks for. A part that is wrong is left out, so that an address typed badly still shows the
+ * sheet: it chooses what is looked at and changes nothing.
+ */
+export function viewQuery(asked: Readonly<Record<string, string | string[] | undefined>>): ViewQuery {
+  const view: Record<string, unknown> = {};
+  for (const [name, schema] of Object.entries(PARTS)) {
+    if (asked[name] === undefined) continue;
+    const { value, error } = schema.validate(asked[name], { convert: true });
+    if (!error) view[name] = value;
+  }
+  return view;
+}
