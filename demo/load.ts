@@ -2,12 +2,15 @@ import pg from "pg";
 import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
 import { maybeOne, transaction, many, type Db } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
+import { createAccount } from "../src/server/people/accounts";
 import { createGarden } from "../src/server/people/newGarden";
+import { sayForWhom } from "../src/server/session/onBehalf";
 import { today } from "../src/server/session/clock";
 import growth from "./growth.json";
 import place from "./place.json";
 import water from "./water.json";
 import { writeHistory } from "./history";
+import { DEMO_PASSWORD, demoSignInName } from "./people";
 import { planDemo } from "./season";
 
 /** Orders begin this long ago and run as far as the plan looks ahead. */
@@ -32,17 +35,51 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
   try {
     await transaction(async (db) => {
-      if (options.reset) await many(db, "delete from garden where is_demo");
-      if (await maybeOne(db, "select 1 from garden where is_demo")) return;
+      if (options.reset) await removeDemo(db);
+      if (await maybeOne(db, "select 1 from installation where demo_garden is not null")) return;
       const day = today(place.garden.timeZone);
       const ids = await loadPlaces(db);
       await loadOrders(db, ids, day);
       const plan = await planDemo(db, ids, day);
       await writeHistory(db, ids, day, plan);
+      await datePastChanges(db, ids.garden);
+      await many(db, "update installation set demo_garden = $1", [ids.garden]);
     }, pool);
   } finally {
     await pool.end();
   }
+}
+
+async function removeDemo(db: Db) {
+  const row = await maybeOne<{ id: number | null }>(db, "select demo_garden as id from installation");
+  if (!row?.id) return;
+  await sayForWhom(db, { gardenId: row.id });
+  await many(db, "delete from garden where id = $1", [row.id]);
+  await many(db, "delete from account where is_demo");
+}
+
+/**
+ * The memory as it would be had the season really been planned and walked: what the log did stands at its time under its
+ * name, a batch was planned by the keeper three weeks before it was sown or in the last days. How the demo was set up is
+ * no change that anybody made.
+ */
+async function datePastChanges(db: Db, gardenId: number) {
+  const keeper = `(select id from person where garden_id = $1 and role = 'keeper' order by id limit 1)`;
+  await many(db, "delete from change where garden_id = $1 and table_name not in ('batch', 'log_entry')", [gardenId]);
+  await many(
+    db,
+    `update change set act = gen_random_uuid(), person_id = (after ->> 'person_id')::integer, at = (after ->> 'at')::timestamptz
+      where garden_id = $1 and table_name = 'log_entry'`,
+    [gardenId],
+  );
+  await many(db, "delete from change where garden_id = $1 and table_name = 'batch' and before is not null", [gardenId]);
+  await many(
+    db,
+    `update change set person_id = ${keeper}, act = md5(after ->> 'variety_id' || date_trunc('week', (after ->> 'sow_day')::date))::uuid,
+            at = least((after ->> 'sow_day')::date - 21, $2::date) + interval '18 hours'
+      where garden_id = $1 and table_name = 'batch'`,
+    [gardenId, isoFromDay(today(place.garden.timeZone) - 1)],
+  );
 }
 
 async function loadPlaces(db: Db): Promise<Ids> {
@@ -50,6 +87,16 @@ async function loadPlaces(db: Db): Promise<Ids> {
   const { gardenId: id, salts } = await createGarden(db, { ...place.garden, isDemo: true }, keeper.name);
   const save = (table: string, row: Record<string, unknown>) => saveRow(db, table, id, null, row);
   for (const helper of place.people.filter((one) => one !== keeper)) await save("person", helper);
+  // A kitchen is one account for whoever stands in it.
+  for (const member of place.people) {
+    const account = { name: member.name, signInName: demoSignInName(member.name), password: DEMO_PASSWORD };
+    const accountId = await createAccount(db, account, true);
+    await many(db, "update person set account_id = $3 where garden_id = $1 and name = $2", [
+      id,
+      member.name,
+      accountId,
+    ]);
+  }
   const people = await many<{ id: number; name: string }>(db, "select id, name from person where garden_id = $1", [id]);
   const person = new Map(people.map((one) => [one.name, one.id]));
   const house = await idsOf(place.houses, (entry, position) =>

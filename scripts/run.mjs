@@ -7,7 +7,16 @@ import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), "..");
-const SCRIPTS = { demo: "demo.ts", test: "test.ts", bench: "bench.ts", screenshots: "screenshots.ts" };
+const SCRIPTS = {
+  start: ["start.ts"],
+  demo: ["start.ts", "--demo"],
+  backup: ["backup.ts"],
+  restore: ["backup.ts", "--restore"],
+  test: ["test.ts"],
+  bench: ["bench.ts"],
+  load: ["load.ts"],
+  screenshots: ["screenshots.ts"],
+};
 const NEEDS_BROWSER = new Set(["test", "bench", "screenshots"]);
 
 const [command, ...rest] = process.argv.slice(2);
@@ -15,10 +24,11 @@ if (!(command in SCRIPTS)) fail(`Say which: ${Object.keys(SCRIPTS).join(", ")}.`
 if (Number(process.versions.node.split(".")[0]) < 20) fail(`This needs Node 20 or newer; here is ${process.version}.`);
 process.chdir(ROOT);
 installPackages();
-if (!(command === "demo" && process.env.DATABASE_URL) && !hasPostgres()) installDebian(["postgresql"]);
+if (!(["start", "demo"].includes(command) && process.env.DATABASE_URL) && !hasPostgres()) installDebian(["postgresql"]);
 if (NEEDS_BROWSER.has(command) && !hasProgram("chromium")) installDebian(["chromium"]);
 
-const child = spawn(process.execPath, ["--import", "tsx", join("scripts", SCRIPTS[command]), ...rest], {
+const [script, ...words] = SCRIPTS[command];
+const child = spawn(process.execPath, ["--import", "tsx", join("scripts", script), ...words, ...rest], {
   stdio: "inherit",
 });
 for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"])

@@ -1,11 +1,13 @@
 import { spawn, spawnSync } from "node:child_process";
+import { randomBytes } from "node:crypto";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import pg from "pg";
 import { loadDemo } from "../demo/load";
 import { transaction } from "../src/server/db/pool";
-import { createGarden } from "../src/server/people/newGarden";
+import { createAccount, createOwnGarden } from "../src/server/people/accounts";
+import { appUrl } from "./lib/appRole";
 import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
 import { migrate } from "./lib/migrate";
 import { buildIfStale } from "./lib/web";
@@ -42,40 +44,42 @@ async function main() {
   if (wants("unit")) await jest("unit", {});
   if (!wants("database") && !wants("browser")) return;
   cluster = await startCluster(folder, true);
-  await templates(cluster);
-  if (wants("database")) await jest("database", { SEED_ROUND_TEST_URL: cluster.url() });
+  const secret = randomBytes(24).toString("hex");
+  const app = await templates(cluster, secret);
+  const environment = { SEED_ROUND_TEST_URL: cluster.url(), SEED_ROUND_TEST_APP_URL: app, SEED_ROUND_SECRET: secret };
+  if (wants("database")) await jest("database", environment);
   if (!wants("browser")) return;
   step("build", () => buildIfStale());
-  await journeys({ SEED_ROUND_TEST_URL: cluster.url(), SEED_ROUND_TODAY: FIXED_DAY });
+  await journeys({ ...environment, SEED_ROUND_TODAY: FIXED_DAY });
 }
 
+/** What the keeper of the bare garden signs in with. */
+const BARE_KEEPER = { name: "Keeper", signInName: "keeper", password: "a word for tests" };
+
 /** One database with the tables, one with a garden and nothing in it, one with the demo garden; tests copy them. */
-async function templates(on: Cluster) {
+async function templates(on: Cluster, secret: string): Promise<string> {
   await ensureDatabase(on, "empty_template");
   await migrate(on.url("empty_template"));
+  // One role for all copies; its rights are copied with the tables.
+  process.env.SEED_ROUND_ROLE = "seed_round_test_app";
+  const app = new URL(await appUrl(on.url("empty_template"), secret));
   await ensureDatabase(on, "demo_template", "empty_template");
   await ensureDatabase(on, "bare_template", "empty_template");
   await bareGarden(on.url("bare_template"));
   process.env.SEED_ROUND_TODAY = FIXED_DAY;
   await loadDemo(on.url("demo_template"), { reset: false });
   delete process.env.SEED_ROUND_TODAY;
+  app.pathname = "/postgres";
+  return app.toString();
 }
 
 async function bareGarden(databaseUrl: string) {
-  const months = new Array<number>(12).fill(0);
-  const garden = {
-    name: "New garden",
-    place: "",
-    latitudeDeg: 40,
-    timeZone: "UTC",
-    currency: "€",
-    rainMmByMonth: months,
-    wetDaysByMonth: months,
-    sowWeekdays: [1, 4],
-    isDemo: false,
-  };
+  const garden = { gardenName: "New garden", place: "", latitudeDeg: 40, timeZone: "UTC", currency: "€", unitSystem: "metric" } as const; // prettier-ignore
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
-  await transaction((db) => createGarden(db, garden, "Keeper"), pool);
+  await transaction(
+    async (db) => createOwnGarden(db, await createAccount(db, BARE_KEEPER), BARE_KEEPER.name, garden),
+    pool,
+  );
   await pool.end();
 }
 

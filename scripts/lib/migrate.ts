@@ -22,7 +22,8 @@ export async function migrate(databaseUrl: string): Promise<void> {
   });
 }
 
-async function refuseNewer(databaseUrl: string) {
+/** @throws Error when the database knows a migration that this code does not */
+export async function refuseNewer(databaseUrl: string) {
   const known = new Set(readdirSync(FOLDER).map((file) => file.replace(/\.sql$/u, "")));
   const client = new pg.Client({ connectionString: databaseUrl });
   await client.connect();

@@ -6,6 +6,7 @@ import { freePort, pause } from "./cluster";
 
 const ROOT = join(import.meta.dirname, "..", "..");
 const NEXT = join(ROOT, "node_modules", "next", "dist", "bin", "next");
+const SERVE = join(ROOT, "scripts", "serve.ts");
 const BUILT_FROM = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
 const START_TIMEOUT_MS = 30_000;
 
@@ -31,16 +32,24 @@ export function buildIfStale(): void {
 
 export interface WebServer {
   readonly url: string;
+  readonly pid: number;
   stop(): Promise<void>;
 }
 
+export interface WebEnvironment extends Readonly<Record<string, string>> {
+  /** Of the role that cannot see over the walls between gardens. */
+  readonly DATABASE_URL: string;
+  /** Seals the cookies. */
+  readonly SEED_ROUND_SECRET: string;
+}
+
 /** Serves the built application on loopback. @param port a free one unless given */
-export async function serve(environment: Readonly<Record<string, string>>, wantedPort?: number): Promise<WebServer> {
+export async function serve(environment: WebEnvironment, wantedPort?: number): Promise<WebServer> {
   const port = wantedPort ?? (await freePort());
   const server = spawn(
     "setpriv",
-    ["--pdeathsig", "TERM", "--", process.execPath, NEXT, "start", "-H", "127.0.0.1", "-p", String(port)],
-    { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
+    ["--pdeathsig", "TERM", "--", process.execPath, "--import", "tsx", SERVE, `--port=${port}`],
+    { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, PORT: String(port), NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
   ); // prettier-ignore
   let errors = "";
   server.stderr.on("data", (chunk: Buffer) => {
@@ -51,7 +60,7 @@ export async function serve(environment: Readonly<Record<string, string>>, wante
   const end = Date.now() + START_TIMEOUT_MS;
   for (;;) {
     if (server.exitCode !== null) throw new Error(`The application did not start:\n${errors}`);
-    const answered = await fetch(`${url}/icon.svg`).then(
+    const answered = await fetch(`${url}/healthz`).then(
       (response) => response.status < 500,
       () => false,
     );
@@ -61,6 +70,7 @@ export async function serve(environment: Readonly<Record<string, string>>, wante
   }
   return {
     url,
+    pid: server.pid!,
     async stop() {
       if (server.exitCode !== null) return;
       const ended = new Promise((resolve) => server.once("exit", resolve));

@@ -1,7 +1,9 @@
+import { randomBytes } from "node:crypto";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { loadDemo } from "../../demo/load";
+import { appUrl } from "./appRole";
 import { ensureDatabase, startCluster } from "./cluster";
 import { migrate } from "./migrate";
 import { buildIfStale, serve } from "./web";
@@ -21,7 +23,8 @@ export async function withDemo(work: (demo: { url: string; databaseUrl: string }
     await migrate(databaseUrl);
     await loadDemo(databaseUrl, { reset: false });
     buildIfStale();
-    const web = await serve({ DATABASE_URL: databaseUrl });
+    const secret = randomBytes(24).toString("hex");
+    const web = await serve({ DATABASE_URL: await appUrl(databaseUrl, secret), SEED_ROUND_SECRET: secret });
     try {
       await work({ url: web.url, databaseUrl });
     } finally {

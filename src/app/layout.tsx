@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from "next";
-import { cookies } from "next/headers";
+import { cookies, headers } from "next/headers";
 import type { ReactNode } from "react";
-import { LIGHT_COOKIE } from "@/ui/light";
+import { LIGHT_COOKIE, lightOf } from "@/ui/light";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -15,11 +15,13 @@ export const dynamic = "force-dynamic";
 const FIRST_LIGHT = `if(!document.documentElement.dataset.light&&matchMedia("(prefers-color-scheme: dark)").matches)document.documentElement.dataset.light="night"`;
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const light = (await cookies()).get(LIGHT_COOKIE)?.value;
+  const light = lightOf((await cookies()).get(LIGHT_COOKIE)?.value);
+  const nonce = (await headers()).get("x-nonce") ?? undefined;
   return (
-    <html lang="en" data-light={light === "night" || light === "paper" ? light : undefined} suppressHydrationWarning>
+    <html lang="en" data-light={light ?? undefined} suppressHydrationWarning>
       <body>
-        <script dangerouslySetInnerHTML={{ __html: FIRST_LIGHT }} />
+        {/* A browser hides the nonce of a script from scripts, so that the two sides never see the same. */}
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: FIRST_LIGHT }} />
         {children}
       </body>
     </html>

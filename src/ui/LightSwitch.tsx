@@ -1,25 +1,28 @@
 "use client";
-import { Moon, Sun } from "lucide-react";
-import { useEffect, useState } from "react";
-import { LIGHT_COOKIE, type Light } from "./light";
+import { FileText, Moon, Sun } from "lucide-react";
+import { useState } from "react";
+import { chooseLight, LIGHTS, type Light } from "./light";
 
-/** Paper by day, night in the dark. Without a choice the device decides. */
+const ICONS: Readonly<Record<Light, typeof Sun>> = { paper: FileText, night: Moon, sun: Sun };
+
+/** Paper by day, night in the dark, sun for a screen in bright light. Without a choice the device decides. */
 export function LightSwitch({ initial }: { initial: Light | null }) {
   const [light, setLight] = useState<Light | null>(initial);
-  useEffect(() => {
-    if (light === null) return;
-    document.documentElement.dataset.light = light;
-    document.cookie = `${LIGHT_COOKIE}=${light}; path=/; max-age=31536000; samesite=lax`;
-  }, [light]);
-  const next = () => setLight(document.documentElement.dataset.light === "night" ? "paper" : "night");
+  const change = () => {
+    const present = (document.documentElement.dataset.light as Light | undefined) ?? "paper";
+    const next = LIGHTS[(LIGHTS.indexOf(present) + 1) % LIGHTS.length]!;
+    chooseLight(next);
+    setLight(next);
+  };
+  const Icon = ICONS[light ?? "paper"];
   return (
     <button
       type="button"
-      onClick={next}
+      onClick={change}
       className="no-print grid size-11 place-items-center text-soft"
-      aria-label="Change light: paper or night"
+      aria-label={`Change light: paper, night or sun${light ? `; now ${light}` : ""}`}
     >
-      {light === "night" ? <Sun aria-hidden className="size-5" /> : <Moon aria-hidden className="size-5" />}
+      <Icon aria-hidden className="size-5" />
     </button>
   );
 }

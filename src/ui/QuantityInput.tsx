@@ -1,12 +1,12 @@
 "use client";
 import { useState, type ComponentProps } from "react";
-import type { Dimension } from "@/core/units/dimensions";
+import type { Dimension, UnitPreferences } from "@/core/units/dimensions";
 import { preferredUnit } from "@/core/units/dimensions";
 import { editText } from "@/core/units/format";
 import { parseQuantity } from "@/core/units/parse";
 import { useUnits } from "./units";
 
-/** What a quantity field hands up: a number in the inside unit, nothing, or text that cannot be read. */
+/** What a quantity field hands up: a number in the inside unit, nothing, or the text as typed when it cannot be read. */
 export type QuantityValue = number | null | string;
 
 export interface QuantityInputProps extends Omit<ComponentProps<"input">, "value" | "onChange"> {
@@ -16,9 +16,16 @@ export interface QuantityInputProps extends Omit<ComponentProps<"input">, "value
 }
 
 /** Why a value of a quantity field cannot be used, or undefined when it is a number. */
-export function quantityProblem(value: QuantityValue | undefined, label: string): string | undefined {
+export function quantityProblem(
+  value: QuantityValue | undefined,
+  label: string,
+  dimension: Dimension,
+  units: UnitPreferences,
+): string | undefined {
   if (typeof value === "number") return undefined;
-  return typeof value === "string" ? value : `${label} is missing`;
+  if (typeof value !== "string") return `${label} is missing`;
+  const parsed = parseQuantity(value, dimension, units);
+  return parsed.kind === "unreadable" ? parsed.message : `${label} is missing`;
 }
 
 /**
@@ -27,7 +34,7 @@ export function quantityProblem(value: QuantityValue | undefined, label: string)
  */
 export function QuantityInput({ value, onValue, dimension, onBlur, className = "", ...rest }: QuantityInputProps) {
   const units = useUnits();
-  const shown = typeof value === "number" ? editText(value, dimension, units) : "";
+  const shown = typeof value === "number" ? editText(value, dimension, units) : (value ?? "");
   const [typed, setTyped] = useState<string | null>(null);
   const unit = preferredUnit(dimension, units).symbol;
   return (
@@ -42,7 +49,7 @@ export function QuantityInput({ value, onValue, dimension, onBlur, className = "
       onChange={(event) => {
         setTyped(event.target.value);
         const parsed = parseQuantity(event.target.value, dimension, units);
-        onValue(parsed.kind === "value" ? parsed.value : parsed.kind === "empty" ? null : parsed.message);
+        onValue(parsed.kind === "value" ? parsed.value : parsed.kind === "empty" ? null : event.target.value);
       }}
       onBlur={(event) => {
         if (typeof value === "number") setTyped(null);

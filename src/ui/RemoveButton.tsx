@@ -10,14 +10,16 @@ export function RemoveButton({
   action,
   id,
   onDone,
+  undo,
 }: {
   what: string;
   action: Action<unknown>;
   id: number;
   onDone: () => void;
+  undo?: false;
 }) {
   const [asked, setAsked] = useState(false);
-  const { run, busy } = useCommand(action, { done: `${what} removed` });
+  const { run, busy } = useCommand(action, { done: `${what} removed`, undo });
   return (
     <Button
       look={asked ? "alarm" : "quiet"}

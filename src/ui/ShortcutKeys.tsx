@@ -1,34 +1,96 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
+import { Drawer } from "./Drawer";
+import { Palette } from "./Palette";
+import { SHEETS } from "./ways";
 
-const STATION_OF_KEY: Readonly<Record<string, string>> = {
-  r: "/round",
-  p: "/place",
-  w: "/water",
-  f: "/feed",
-  g: "/growth",
-  b: "/batches",
-  m: "/people",
-};
 const SECOND_KEY_WITHIN_MS = 1200;
+const PALETTE = "seed-round-palette";
 
-/** `g` and then a letter goes to a station: r, p, w, f, g, b, and m for the members of People. */
+/** Opens the palette from a button. */
+export function openPalette() {
+  window.dispatchEvent(new Event(PALETTE));
+}
+
+/** Keys that work everywhere: `g` and a letter, `/` or Ctrl-K, `n`, `?`. */
 export function ShortcutKeys() {
   const router = useRouter();
   const waitingSince = useRef(0);
+  const [shown, setShown] = useState<"palette" | "keys" | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
+        event.preventDefault();
+        return setShown("palette");
+      }
       const target = event.target as HTMLElement;
       if (event.ctrlKey || event.metaKey || event.altKey || /^(input|textarea|select)$/iu.test(target.tagName)) return;
-      const station = STATION_OF_KEY[event.key];
+      if (document.querySelector("[role=dialog]")) return;
+      const station = SHEETS.find(({ key }) => key === event.key);
       if (station && event.timeStamp - waitingSince.current < SECOND_KEY_WITHIN_MS) {
         waitingSince.current = 0;
-        router.push(station);
-      } else if (event.key === "g") waitingSince.current = event.timeStamp;
+        return router.push(station.href);
+      }
+      if (event.key === "g") waitingSince.current = event.timeStamp;
+      if (event.key === "/") {
+        event.preventDefault();
+        setShown("palette");
+      }
+      if (event.key === "?") setShown("keys");
+      if (event.key === "n") {
+        const button = document.querySelector<HTMLButtonElement>("main [data-key=n]:not(:disabled)");
+        if (button) event.preventDefault();
+        button?.click();
+      }
     };
+    const onCall = () => setShown("palette");
     window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    window.addEventListener(PALETTE, onCall);
+    return () => {
+      window.removeEventListener("keydown", onKey);
+      window.removeEventListener(PALETTE, onCall);
+    };
   }, [router]);
-  return null;
+  return (
+    <>
+      <Palette open={shown === "palette"} onClose={() => setShown(null)} />
+      <Drawer open={shown === "keys"} onClose={() => setShown(null)} title="Keys">
+        <KeyList />
+      </Drawer>
+    </>
+  );
+}
+
+const EVERYWHERE: readonly (readonly [keys: readonly string[], does: string])[] = [
+  [["/"], "find anything, do anything (also Ctrl K)"],
+  [["n"], "new: what this sheet makes"],
+  [["?"], "these keys"],
+  [["Esc"], "close, let go"],
+  [["←", "→"], "along a line, along the days, to the next batch"],
+  [["↑", "↓"], "to the next line or pool"],
+  [["Enter"], "take what is in hand; press again to put it down"],
+];
+
+function KeyList() {
+  const ways = SHEETS.flatMap(({ key, name }) => (key ? [[["g", key], name] as const] : []));
+  return (
+    <dl className="grid grid-cols-[auto_1fr] items-baseline gap-x-5 gap-y-2">
+      {[...EVERYWHERE, ...ways].map(([keys, does]) => (
+        <div key={does} className="contents">
+          <dt className="whitespace-nowrap">
+            {keys.map((key) => (
+              <kbd
+                key={key}
+                className="sign mr-1 inline-block min-w-8 border-2 border-ink bg-sheet px-2 text-center text-lg"
+              >
+                {key}
+              </kbd>
+            ))}
+          </dt>
+          <dd>{does}</dd>
+        </div>
+      ))}
+    </dl>
+  );
 }

@@ -1,13 +1,16 @@
 import type { TestDatabase } from "./database";
 import { freshDatabase } from "./database";
+import { signedInAs } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
+jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
 let database: TestDatabase;
 beforeAll(async () => {
   process.env.SEED_ROUND_TODAY = "2027-09-02";
   database = await freshDatabase("demo_template");
-  process.env.DATABASE_URL = database.url;
+  process.env.DATABASE_URL = database.appUrl;
+  await signedInAs("ines");
 });
 afterAll(async () => {
   const { pool } = await import("../../src/server/db/pool");
@@ -159,11 +162,11 @@ test("batches are added all or none, one sown earlier counts as sown, and a sown
   expect(await rows("select position, plants from batch_stage where batch_id = $1", [past])).toEqual([
     { position: 0, plants: 50 },
   ]);
-  expect(await moveBatch({ id: past, sowDay: "2027-09-30" })).toMatchObject({
+  expect(await moveBatch({ id: past, version: 1, sowDay: "2027-09-30" })).toMatchObject({
     ok: false,
     message: expect.stringContaining("its days are facts now"),
   });
-  expect(await moveBatch({ id: future, sowDay: "2027-09-27" })).toMatchObject({ ok: true, value: 21081 });
+  expect(await moveBatch({ id: future, version: 1, sowDay: "2027-09-27" })).toMatchObject({ ok: true, value: 21081 });
   expect(await removeBatches({ ids: [future, past] })).toMatchObject({ ok: true });
   expect(await count()).toBe(before);
 });

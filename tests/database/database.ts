@@ -2,6 +2,9 @@ import pg from "pg";
 
 /** A database of its own for a test file, copied from a template; dropped afterwards. */
 export interface TestDatabase {
+  /** As the application connects: bound by the walls between gardens. */
+  readonly appUrl: string;
+  /** As its owner. */
   readonly url: string;
   readonly pool: pg.Pool;
   close(): Promise<void>;
@@ -19,6 +22,7 @@ export async function freshDatabase(
   const url = server.replace(/\/postgres$/u, `/${name}`);
   const pool = new pg.Pool({ connectionString: url, max: 4 });
   return {
+    appUrl: process.env.SEED_ROUND_TEST_APP_URL!.replace(/\/postgres$/u, `/${name}`),
     url,
     pool,
     async close() {

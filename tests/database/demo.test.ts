@@ -17,6 +17,9 @@ beforeAll(async () => {
   database = await freshDatabase("demo_template");
   const units = { system: "metric", ec: "mS/cm", temperature: "°C", currency: "€" } as const;
   const who = {
+    sessionId: 1,
+    accountId: 1,
+    role: "keeper",
     gardenId: 1,
     gardenName: "Saltcote Yard",
     isDemo: true,
@@ -26,7 +29,7 @@ beforeAll(async () => {
     today,
     timeZone: "UTC",
     sowWeekdays: [1, 4],
-  };
+  } as const;
   season = workOutSeason(who, await gardenRows(database.pool, 1), await rainNormals(database.pool, 1));
 });
 afterAll(() => database.close());

@@ -1,22 +1,29 @@
 import { test as base, expect, type Page } from "@playwright/test";
 import pg from "pg";
+import { DEMO_PASSWORD } from "../../demo/people";
 import { serve, type WebServer } from "../../scripts/lib/web";
 
 /** A running copy of the application on a database of its own. */
 export interface Garden {
   readonly url: string;
+  /** The database as its owner sees it. */
+  readonly ownerUrl: string;
+  readonly web: WebServer;
   /** Asks the database, for what the screen does not say. */
   rows<Row extends pg.QueryResultRow>(sql: string, values?: unknown[]): Promise<Row[]>;
 }
 
 interface Options {
   /** Which database the garden is a copy of. */
-  readonly template: "demo_template" | "bare_template";
+  readonly template: "demo_template" | "bare_template" | "empty_template";
+  /** Who is signed in when a journey begins; null: nobody. */
+  readonly as: string | null;
 }
 
 /** Journeys run against the built application, real PostgreSQL and a garden that nobody else touches. */
 export const test = base.extend<Options & { garden: Garden }>({
   template: ["demo_template", { option: true }],
+  as: ["ines", { option: true }],
   garden: async ({ template }, provide, info) => {
     const server = process.env.SEED_ROUND_TEST_URL!;
     const name = `journey_${info.workerIndex}_${info.testId.replaceAll(/\W/gu, "").slice(-12).toLowerCase()}_${info.retry}`;
@@ -25,8 +32,12 @@ export const test = base.extend<Options & { garden: Garden }>({
     const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
     let web: WebServer | undefined;
     try {
-      web = await serve({ DATABASE_URL: databaseUrl });
-      await provide({ url: web.url, rows: async (sql, values) => (await pool.query(sql, values)).rows });
+      web = await serve({
+        DATABASE_URL: process.env.SEED_ROUND_TEST_APP_URL!.replace(/\/postgres$/u, `/${name}`),
+        SEED_ROUND_SECRET: process.env.SEED_ROUND_SECRET!,
+      });
+      const rows: Garden["rows"] = async (sql, values) => (await pool.query(sql, values)).rows;
+      await provide({ url: web.url, ownerUrl: databaseUrl, web, rows });
     } finally {
       await web?.stop();
       await pool.end();
@@ -34,7 +45,21 @@ export const test = base.extend<Options & { garden: Garden }>({
     }
   },
   baseURL: async ({ garden }, provide) => provide(garden.url),
+  page: async ({ page, as }, provide) => {
+    if (as !== null) await signIn(page, as);
+    await provide(page);
+  },
 });
+
+/** Through the door, as anybody else. */
+export async function signIn(page: Page, name: string) {
+  await page.goto("/sign-in");
+  await ready(page);
+  await page.getByLabel("Sign-in name").fill(name);
+  await page.getByLabel("Password").fill(name === "keeper" ? "a word for tests" : DEMO_PASSWORD);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.waitForURL(/\/round/u);
+}
 
 export { expect };
 

@@ -5,7 +5,7 @@ import type { PlanInput, PlanVariety } from "@/core/batches/types";
 import { sowDayFor } from "@/core/growth/sowDay";
 import { stageBoundaries } from "@/core/growth/stageDays";
 import { dayInWords, type Day } from "@/core/units/day";
-import { addBatches, removeBatches } from "@/server/batches/actions";
+import { addBatches } from "@/server/batches/actions";
 import type { OrderRow } from "@/server/batches/queries";
 import { Button } from "@/ui/Button";
 import { DayInput } from "@/ui/DayInput";
@@ -256,7 +256,6 @@ function Drafts({ drafts, variety, onDone }: { drafts: readonly Draft[]; variety
   const words = drafts.length === 1 ? "One batch" : `${drafts.length} batches`;
   const { run, busy } = useCommand(addBatches, {
     done: `${words} of ${variety.name} added`,
-    undo: (ids) => removeBatches({ ids }),
   });
   return (
     <>

@@ -10,6 +10,7 @@ import { moveBatch } from "@/server/batches/actions";
 import type { BatchView, SeasonView } from "@/server/batches/view";
 import { Button } from "@/ui/Button";
 import { useCommand } from "@/ui/useCommand";
+import { Only } from "@/ui/who";
 
 export interface BatchCardProps {
   readonly batch: BatchView;
@@ -65,13 +66,13 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             {batch.begun ? (
               <p className="text-sm text-soft">Sown: its days are facts now.</p>
             ) : (
-              <>
+              <Only right="plan">
                 <Button onClick={() => onHold(-7)}>A week earlier</Button>
                 <Button onClick={() => onHold(7)}>A week later</Button>
                 <Button look="quiet" onClick={onChange}>
                   Change or remove
                 </Button>
-              </>
+              </Only>
             )}
           </div>
         </>
@@ -102,10 +103,9 @@ function HeldOver({
   );
   const { run, busy } = useCommand(moveBatch, {
     done: `${batch.variety} moved`,
-    undo: (before) => moveBatch({ id: batch.id, sowDay: before }),
   });
   const move = async (day: number) => {
-    const result = await run({ id: batch.id, sowDay: day });
+    const result = await run({ id: batch.id, version: batch.version, sowDay: day });
     if (result.ok) onDone();
   };
   return (

@@ -14,12 +14,12 @@ const FIELDS: readonly FieldSpec[] = [
 ];
 
 export function BatchForm({ batch, onDone }: { batch: BatchView; onDone: () => void }) {
-  const { id, varietyId, sowDay, cells, targetPlants, note } = batch;
+  const { id, version, varietyId, sowDay, cells, targetPlants, note } = batch;
   return (
     <EntityForm
       schema={batchSchema}
       fields={FIELDS}
-      defaults={{ id, varietyId, sowDay, cells, targetPlants, note }}
+      defaults={{ id, version, varietyId, sowDay, cells, targetPlants, note }}
       action={saveBatch}
       saved="Batch saved"
       onDone={onDone}

@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import { useState } from "react";
 import { dayInWords, WEEKDAYS, type Day } from "@/core/units/day";
 import { formatNumber } from "@/core/units/format";
 import { removeOrder, saveOrder, saveOutlet } from "@/server/batches/actions";
@@ -12,6 +11,8 @@ import { Empty } from "@/ui/Empty";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
+import { useOpened } from "@/ui/drafts";
+import { Only, useMay } from "@/ui/who";
 
 interface Ahead {
   readonly orderId: number;
@@ -30,21 +31,24 @@ export interface OrdersSheetProps {
 
 /** Standing orders by weekday, and how far the plan meets each. */
 export function OrdersSheet({ orders, ahead, outlets, varieties, today }: OrdersSheetProps) {
-  const [editing, setEditing] = useState<OrderRow | "new" | "outlet" | null>(null);
+  const [editing, setEditing] = useOpened<number | "new" | "outlet">("orders");
   const close = () => setEditing(null);
   const weekdays = [1, 2, 3, 4, 5, 6, 7].filter((weekday) => orders.some((order) => order.weekday === weekday));
   const variety = (id: number) => varieties.find((candidate) => candidate.id === id);
   return (
     <>
       <div className="no-print mb-3 flex flex-wrap gap-2">
-        <Button
-          look="strong"
-          disabled={outlets.length === 0 || varieties.length === 0}
-          onClick={() => setEditing("new")}
-        >
-          New order
-        </Button>
-        <Button onClick={() => setEditing("outlet")}>New outlet</Button>
+        <Only right="plan">
+          <Button
+            look="strong"
+            data-key="n"
+            disabled={outlets.length === 0 || varieties.length === 0}
+            onClick={() => setEditing("new")}
+          >
+            New order
+          </Button>
+          <Button onClick={() => setEditing("outlet")}>New outlet</Button>
+        </Only>
       </div>
       {orders.length === 0 && (
         <Empty
@@ -65,7 +69,7 @@ export function OrdersSheet({ orders, ahead, outlets, varieties, today }: Orders
                     order={order}
                     ahead={ahead.find((entry) => entry.orderId === order.id)}
                     variety={variety(order.varietyId)}
-                    onEdit={() => setEditing(order)}
+                    onEdit={() => setEditing(order.id)}
                   />
                 ))}
             </ul>
@@ -81,7 +85,7 @@ export function OrdersSheet({ orders, ahead, outlets, varieties, today }: Orders
           <EntityForm
             schema={outletSchema}
             fields={[{ name: "name", label: "Name", type: "text", wide: true }]}
-            defaults={{ id: null, name: "" }}
+            defaults={{ id: null, version: null, name: "" }}
             action={saveOutlet}
             saved="Outlet saved"
             onDone={close}
@@ -89,7 +93,7 @@ export function OrdersSheet({ orders, ahead, outlets, varieties, today }: Orders
         ) : (
           editing !== null && (
             <OrderForm
-              order={editing === "new" ? null : editing}
+              order={orders.find(({ id }) => id === editing) ?? null}
               outlets={outlets}
               varieties={varieties}
               today={today}
@@ -113,13 +117,15 @@ function OrderLine({
   variety: { name: string; unit: string } | undefined;
   onEdit: () => void;
 }) {
+  const mayPlan = useMay("plan");
   const met = !ahead || ahead.missed === 0;
   return (
     <li className="border-b border-rule py-1">
       <div className="flex items-baseline justify-between gap-2">
         <button
           type="button"
-          className="sign min-h-8 text-left text-xl underline decoration-rule decoration-2 underline-offset-4"
+          disabled={!mayPlan}
+          className="sign min-h-8 text-left text-xl underline decoration-rule decoration-2 underline-offset-4 disabled:no-underline"
           aria-label={`Change ${variety?.name} for ${order.outletName}, ${WEEKDAYS[order.weekday - 1]}`}
           onClick={onEdit}
         >
@@ -132,7 +138,7 @@ function OrderLine({
       <p className="text-sm text-soft">
         {order.outletName} ·{" "}
         <span className={met ? "text-leaf" : "font-bold text-alarm"}>{metWords(order, ahead)}</span>
-        {!met && (
+        {!met && mayPlan && (
           <>
             {" · "}
             <Link
@@ -189,6 +195,7 @@ function OrderForm({
   ];
   const { outletName: _outletName, ...given } = order ?? {
     id: null,
+    version: null,
     outletId: outlets[0]!.id,
     varietyId: varieties[0]!.id,
     weekday: 6,

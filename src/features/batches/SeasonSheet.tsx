@@ -11,6 +11,8 @@ import { Empty } from "@/ui/Empty";
 import { AddBatches } from "./AddBatches";
 import { BatchForm } from "./BatchForm";
 import { ThreadChart } from "./ThreadChart";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 export interface SeasonSheetProps {
   readonly view: SeasonView;
@@ -20,12 +22,20 @@ export interface SeasonSheetProps {
   readonly sowWeekdays: readonly number[];
   /** Opens the way to cover this variety's orders. */
   readonly cover: number | null;
+  /** The batch in hand. */
+  readonly chosen: number | null;
 }
 
 /** The season: what is where, what moves when, and where it jams. */
-export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover }: SeasonSheetProps) {
-  const [adding, setAdding] = useState(cover !== null);
-  const [changing, setChanging] = useState<number | null>(null);
+export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover, chosen }: SeasonSheetProps) {
+  const [opened, setAdding] = useOpened<boolean>("adding");
+  const [coverClosed, setCoverClosed] = useState(false);
+  const adding = opened ?? (cover !== null && !coverClosed);
+  const stopAdding = () => {
+    setCoverClosed(true);
+    setAdding(null);
+  };
+  const [changing, setChanging] = useOpened<number>("batch");
   const batch = view.batches.find((candidate) => candidate.id === changing);
   const link = (from: Day, count = weeks) => `/batches?from=${isoFromDay(from)}&weeks=${count}`;
   const step = Math.round((7 * weeks) / 2);
@@ -33,9 +43,11 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover }: 
   return (
     <>
       <div className="no-print mb-2 flex flex-wrap items-center gap-2">
-        <Button look="strong" disabled={noBasis} onClick={() => setAdding(true)}>
-          Add batches
-        </Button>
+        <Only right="plan">
+          <Button look="strong" data-key="n" disabled={noBasis} onClick={() => setAdding(true)}>
+            Add batches
+          </Button>
+        </Only>
         <span className="grow" />
         <Link className={buttonClass()} href={link(view.from - step)} scroll={false}>
           Earlier
@@ -64,16 +76,10 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover }: 
           example="For instance 40 Batavia lettuces for Saturday 5 June: sown on 19 April in 49 cells, moved to 39 nursery sites, then to 40 channel sites. Orders make such batches by themselves."
         />
       )}
-      <ThreadChart view={view} input={input} onChange={setChanging} />
+      <ThreadChart first={chosen} view={view} input={input} onChange={setChanging} />
       <MissedOrders market={view.market} today={view.today} />
-      <Drawer open={adding} onClose={() => setAdding(false)} title="Add batches">
-        <AddBatches
-          first={cover}
-          input={input}
-          orders={orders}
-          sowWeekdays={sowWeekdays}
-          onDone={() => setAdding(false)}
-        />
+      <Drawer open={adding} onClose={stopAdding} title="Add batches">
+        <AddBatches first={cover} input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={stopAdding} />
       </Drawer>
       <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}

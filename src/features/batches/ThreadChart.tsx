@@ -31,8 +31,11 @@ export interface HeldBatch {
 export function ThreadChart({
   view,
   input,
+  first,
   onChange,
 }: {
+  /** The batch in hand to begin with. */
+  first: number | null;
   view: SeasonView;
   input: PlanInput;
   onChange: (batchId: number) => void;
@@ -40,7 +43,7 @@ export function ThreadChart({
   const frame = useRef<HTMLDivElement>(null);
   const width = Math.max(LEAST_WIDTH, useElementWidth(frame, 1040));
   const geometry = useMemo(() => threadGeometry(view, width, HEIGHT), [view, width]);
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [chosen, setChosen] = useState(first);
   const [held, setHeld] = useState<HeldBatch | null>(null);
   const batches = useMemo(() => new Map(view.batches.map((batch) => [batch.id, batch])), [view]);
   const sensors = useSensors(

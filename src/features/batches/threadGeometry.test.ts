@@ -15,7 +15,8 @@ const pool = (id: number, sites: number, lines: number) => ({
   firstOver: null,
 });
 const batch = (id: number, steps: readonly (readonly [poolId: number, start: number, end: number])[]) => ({
-  id, varietyId: 1, variety: "Lettuce", unit: "heads", tone: 0, sowDay: from, cells: 10, targetPlants: 8, readyDay: from + 60, begun: false, cleared: false, note: "",
+  id,
+  version: 1, varietyId: 1, variety: "Lettuce", unit: "heads", tone: 0, sowDay: from, cells: 10, targetPlants: 8, readyDay: from + 60, begun: false, cleared: false, note: "",
   unitsOrdered: 0, unitsInAll: 8, steps: steps.map(([poolId, start, end]) => ({ name: "s", poolId, from: from + start, to: from + end, plants: 8 })),
 }); // prettier-ignore
 const view: SeasonView = {

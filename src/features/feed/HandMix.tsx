@@ -4,14 +4,16 @@ import { feedAmounts } from "@/core/round/roundItems";
 import type { LoopFeed } from "@/server/feed/loopFeed";
 import type { Loop } from "@/server/water/queries";
 import { Field } from "@/ui/Field";
-import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
+import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
+import { useUnits } from "@/ui/units";
 
 /** A tank that is mixed by hand: what goes in for a fill, and for a top-up of as many litres as are missing. */
 export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const [topUpL, setTopUpL] = useState<QuantityValue>(Math.round(loop.workingL / 6));
   const amounts = (litres: number) =>
     feedAmounts({ feeding: loop.feeding, feed: feed.sheet, saltNames: feed.salts.map((salt) => salt.name) }, litres);
+  const units = useUnits();
   const steps = (litres: number): SlipStepView[] => [
     { title: "Water to about nine tenths", amount: { value: litres * 0.9, dimension: "volume" } },
     ...amounts(litres).map((amount) => ({ title: amount.name, amount })),
@@ -26,7 +28,10 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
       <section aria-label="Top-up">
         <h2 className="border-b-2 border-ink pb-1 text-3xl">A top-up</h2>
         <div className="no-print mt-2 max-w-xs">
-          <Field label="Missing in the tank" error={typeof topUpL === "string" ? topUpL : undefined}>
+          <Field
+            label="Missing in the tank"
+            error={typeof topUpL === "string" ? quantityProblem(topUpL, "Missing", "volume", units) : undefined}
+          >
             {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}
           </Field>
         </div>

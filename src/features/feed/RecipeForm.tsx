@@ -20,7 +20,7 @@ const FIELDS: readonly FieldSpec[] = [
 ];
 /** Leafy greens in recirculating water. */
 const EXAMPLE = {
-  id: null, name: "", ecMsPerCm: 1.5, ecLow: 1.3, ecHigh: 1.7, phLow: 5.7, phHigh: 6.3, salts: [],
+  id: null, version: null, name: "", ecMsPerCm: 1.5, ecLow: 1.3, ecHigh: 1.7, phLow: 5.7, phHigh: 6.3, salts: [],
   targetsMgPerL: { "NO3-N": 266, "NH4-N": 17.5, P: 62, K: 430, Ca: 180, Mg: 24.3, S: 36, Fe: 2, Mn: 0.5, Zn: 0.25, Cu: 0.04, B: 0.3, Mo: 0.05 },
 }; // prettier-ignore
 

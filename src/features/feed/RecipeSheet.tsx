@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import { quantityText, formatNumber } from "@/core/units/format";
 import type { LoopFeed } from "@/server/feed/loopFeed";
 import type { Recipe, SaltRow } from "@/server/feed/queries";
@@ -11,6 +10,8 @@ import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { NutrientBars } from "./NutrientBars";
 import { RecipeForm } from "./RecipeForm";
+import { useOpened } from "@/ui/drafts";
+import { Only, useMay } from "@/ui/who";
 
 export interface RecipeSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
@@ -24,14 +25,17 @@ export interface RecipeSheetProps {
 /** What the loop is fed: targets against what the salts and the water come to, and the salts for 1000 litres. */
 export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: RecipeSheetProps) {
   const units = useUnits();
-  const [editing, setEditing] = useState<Recipe | "new" | null>(null);
+  const mayPlan = useMay("plan");
+  const [editing, setEditing] = useOpened<number | "new">("feed");
   return (
     <>
       <Picker href="/feed" query="loop" rows={loops} chosen={loopId}>
-        {feed && <Button onClick={() => setEditing(feed.recipe)}>Change this recipe</Button>}
-        <Button look="quiet" onClick={() => setEditing("new")}>
-          New recipe
-        </Button>
+        <Only right="plan">
+          {feed && <Button onClick={() => setEditing(feed.recipe.id)}>Change this recipe</Button>}
+          <Button look="quiet" data-key="n" onClick={() => setEditing("new")}>
+            New recipe
+          </Button>
+        </Only>
       </Picker>
       {feed ? (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_400px]">
@@ -96,16 +100,24 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
           title={loopId === null ? "No loop yet" : "This loop has no recipe yet"}
           example="For instance leafy greens: N 266, P 62, K 430, Ca 180, Mg 24, S 36 mg/L, run at EC 1.5. Enter one here, then choose it for the loop under Water."
         >
-          <Button look="strong" onClick={() => setEditing("new")}>
-            Enter a recipe
-          </Button>
+          <Only right="plan">
+            <Button look="strong" onClick={() => setEditing("new")}>
+              Enter a recipe
+            </Button>
+          </Only>
         </Empty>
       )}
       {recipes.length > 0 && (
         <p className="no-print mt-6 text-soft">
           All recipes:{" "}
           {recipes.map((recipe) => (
-            <button key={recipe.id} type="button" className="mr-3 min-h-8 underline" onClick={() => setEditing(recipe)}>
+            <button
+              key={recipe.id}
+              type="button"
+              className="mr-3 min-h-8 underline disabled:no-underline"
+              disabled={!mayPlan}
+              onClick={() => setEditing(recipe.id)}
+            >
               {recipe.name}
             </button>
           ))}
@@ -117,7 +129,11 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
         title={editing === "new" ? "New recipe" : "Change the recipe"}
       >
         {editing !== null && (
-          <RecipeForm recipe={editing === "new" ? null : editing} salts={salts} onDone={() => setEditing(null)} />
+          <RecipeForm
+            recipe={recipes.find(({ id }) => id === editing) ?? null}
+            salts={salts}
+            onDone={() => setEditing(null)}
+          />
         )}
       </Drawer>
     </>

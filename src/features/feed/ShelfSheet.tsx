@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import { NUTRIENTS } from "@/core/feed/nutrients";
 import { dayInWords } from "@/core/units/day";
 import { saveSalt } from "@/server/feed/actions";
@@ -11,6 +10,8 @@ import { AmountFields } from "@/ui/form/AmountFields";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { Quantity } from "@/ui/units";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 interface Use {
   readonly saltId: number;
@@ -25,11 +26,12 @@ const FIELDS: readonly FieldSpec[] = [
   { name: "pricePerKg", label: "Price per kg", type: "quantity", dimension: "money" },
   { name: "caution", label: "Caution", type: "note" },
 ];
-const EXAMPLE = { id: null, name: "", percent: {}, onHandG: 0, pricePerKg: 0, caution: "" };
+const EXAMPLE = { id: null, version: null, name: "", percent: {}, onHandG: 0, pricePerKg: 0, caution: "" };
 
 /** The salt shelf: what is there, what the plan takes, and when it is empty. */
 export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: readonly Use[] }) {
-  const [editing, setEditing] = useState<SaltRow | "new" | null>(null);
+  const [editing, setEditing] = useOpened<number | "new">("shelf");
+  const salt = salts.find(({ id }) => id === editing);
   return (
     <>
       <div className="overflow-x-auto">
@@ -71,14 +73,16 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
                         : ""}
                   </td>
                   <td className="text-right">
-                    <Button
-                      look="quiet"
-                      className="!min-h-9 !text-base"
-                      aria-label={`Change ${salt.name}`}
-                      onClick={() => setEditing(salt)}
-                    >
-                      Change
-                    </Button>
+                    <Only right="plan">
+                      <Button
+                        look="quiet"
+                        className="!min-h-9 !text-base"
+                        aria-label={`Change ${salt.name}`}
+                        onClick={() => setEditing(salt.id)}
+                      >
+                        Change
+                      </Button>
+                    </Only>
                   </td>
                 </tr>
               );
@@ -86,9 +90,11 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
           </tbody>
         </table>
       </div>
-      <Button className="mt-4" onClick={() => setEditing("new")}>
-        New salt
-      </Button>
+      <Only right="plan">
+        <Button className="mt-4" data-key="n" onClick={() => setEditing("new")}>
+          New salt
+        </Button>
+      </Only>
       <Drawer
         open={editing !== null}
         onClose={() => setEditing(null)}
@@ -98,7 +104,7 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
           <EntityForm
             schema={saltSchema}
             fields={FIELDS}
-            defaults={editing === "new" ? EXAMPLE : inputOf(editing)}
+            defaults={salt ? inputOf(salt) : EXAMPLE}
             action={saveSalt}
             saved="Salt saved"
             onDone={() => setEditing(null)}
@@ -111,6 +117,6 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
   );
 }
 
-function inputOf({ id, name, percent, onHandG, pricePerKg, caution }: SaltRow) {
-  return { id, name, percent, onHandG, pricePerKg, caution };
+function inputOf({ id, version, name, percent, onHandG, pricePerKg, caution }: SaltRow) {
+  return { id, version, name, percent, onHandG, pricePerKg, caution };
 }

@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import { CAUTIONS } from "@/core/feed/cautions";
 import { injectorVerdict } from "@/core/feed/injector";
 import type { StockSheet } from "@/core/feed/feedSheet";
@@ -18,6 +17,8 @@ import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
 import { StockTankForm } from "./StockTankForm";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 export interface StocksSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
@@ -30,7 +31,8 @@ export interface StocksSheetProps {
 
 /** Stocks A and B as they are weighed, how long they last, and whether the injector doses; or the salts of a hand-mixed tank. */
 export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: StocksSheetProps) {
-  const [editing, setEditing] = useState<StockTankRow | null>(null);
+  const [editing, setEditing] = useOpened<string>("stocks");
+  const tank = stockReadings.find(({ letter }) => letter === editing);
   return (
     <>
       <Picker href="/feed/stocks" query="loop" rows={loops} chosen={loop?.id ?? null} />
@@ -48,7 +50,7 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
                   key={stock.tank.letter}
                   stock={stock}
                   loop={loop}
-                  onChange={() => setEditing(stockReadings.find((tank) => tank.letter === stock.tank.letter) ?? null)}
+                  onChange={() => setEditing(stock.tank.letter)}
                   readOn={stockReadings.find((tank) => tank.letter === stock.tank.letter)?.readOn ?? null}
                 />
               ))}
@@ -63,8 +65,8 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
           <PrintButton label="Print" />
         </>
       )}
-      <Drawer open={editing !== null} onClose={() => setEditing(null)} title={`Stock tank ${editing?.letter ?? ""}`}>
-        {editing && <StockTankForm tank={editing} today={today} onDone={() => setEditing(null)} />}
+      <Drawer open={tank !== undefined} onClose={() => setEditing(null)} title={`Stock tank ${editing ?? ""}`}>
+        {tank && <StockTankForm tank={tank} today={today} onDone={() => setEditing(null)} />}
       </Drawer>
     </>
   );
@@ -106,9 +108,11 @@ function Stock({
       <p className="mt-1 text-soft">
         {quantityText(tank.leftL, "volume", units)} of {quantityText(tank.volumeL, "volume", units)} left,{" "}
         {quantityText(stock.litresPerDay, "volume", units)} a day at 1:{loop.ratioR}{" "}
-        <button type="button" className="no-print min-h-8 underline" onClick={onChange}>
-          change
-        </button>
+        <Only right="dose">
+          <button type="button" className="no-print min-h-8 underline" onClick={onChange}>
+            change
+          </button>
+        </Only>
       </p>
       {conflict && (
         <p role="alert" className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">

@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import { stageBoundaries } from "@/core/growth/stageDays";
 import { dayInWords, type Day } from "@/core/units/day";
 import type { Variety } from "@/server/growth/queries";
@@ -11,6 +10,8 @@ import { toneOf } from "@/ui/tones";
 import { patternWords } from "./patternWords";
 import { StageYear } from "./StageYear";
 import { VarietyForm } from "./VarietyForm";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 export interface CropSheetProps {
   readonly varieties: readonly Variety[];
@@ -22,7 +23,7 @@ export interface CropSheetProps {
 
 /** Every variety with its stages through the year, and when it would be ready if it were sown today. */
 export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) {
-  const [editing, setEditing] = useState<Variety | "new" | null>(null);
+  const [editing, setEditing] = useOpened<number | "new">("growth");
   return (
     <>
       {varieties.length === 0 && (
@@ -56,28 +57,36 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
                 <span className="sign text-xl">ready {dayInWords(ready)}</span>
                 <span className="block text-sm text-soft">if sown now · {growing[index]} growing</span>
               </p>
-              <Button
-                look="quiet"
-                className="no-print !min-h-9 !text-base"
-                aria-label={`Change ${variety.name}`}
-                onClick={() => setEditing(variety)}
-              >
-                Change
-              </Button>
+              <Only right="plan">
+                <Button
+                  look="quiet"
+                  className="no-print !min-h-9 !text-base"
+                  aria-label={`Change ${variety.name}`}
+                  onClick={() => setEditing(variety.id)}
+                >
+                  Change
+                </Button>
+              </Only>
             </li>
           );
         })}
       </ul>
-      <Button className="mt-4" onClick={() => setEditing("new")}>
-        New variety
-      </Button>
+      <Only right="plan">
+        <Button className="mt-4" data-key="n" onClick={() => setEditing("new")}>
+          New variety
+        </Button>
+      </Only>
       <Drawer
         open={editing !== null}
         onClose={() => setEditing(null)}
         title={editing === "new" ? "New variety" : "Change the variety"}
       >
         {editing !== null && (
-          <VarietyForm variety={editing === "new" ? null : editing} pools={pools} onDone={() => setEditing(null)} />
+          <VarietyForm
+            variety={varieties.find(({ id }) => id === editing) ?? null}
+            pools={pools}
+            onDone={() => setEditing(null)}
+          />
         )}
       </Drawer>
     </>

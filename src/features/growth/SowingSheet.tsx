@@ -83,9 +83,7 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
         </Field>
         <Field
           label="Plants wanted at the end"
-          error={
-            target === null ? (typeof plants === "string" ? plants : "A whole number from 1 to 100 000") : undefined
-          }
+          error={target === null ? "A whole number from 1 to 100 000" : undefined}
         >
           {(aria) => <QuantityInput {...aria} dimension="count" value={plants} onValue={setPlants} />}
         </Field>

@@ -50,7 +50,7 @@ export function VarietyForm({
   onDone: () => void;
 }) {
   const example = {
-    id: null, name: "", crop: "", kind: "leaf", unit: "heads", germination: 0.9, seedsPerCell: 1, seedsPerG: 500,
+    id: null, version: null, name: "", crop: "", kind: "leaf", unit: "heads", germination: 0.9, seedsPerCell: 1, seedsPerG: 500,
     pattern: { kind: "once", unitsPerPlant: 1, holdDays: 4 },
     stages: [
       { ...STAGE_EXAMPLE, name: "germinate", poolId: pools[0]?.id ?? null, daysByMonth: Array(12).fill(5), survival: 1, needLpd: 0.01 },

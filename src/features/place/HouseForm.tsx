@@ -26,7 +26,16 @@ const FIELDS: readonly FieldSpec[] = [
   },
 ];
 
-const EXAMPLE = { id: null, name: "", lengthM: 12, widthM: 6, heightM: 2.6, cover: "net", shadeShare: 0.3 };
+const EXAMPLE = {
+  id: null,
+  version: null,
+  name: "",
+  lengthM: 12,
+  widthM: 6,
+  heightM: 2.6,
+  cover: "net",
+  shadeShare: 0.3,
+};
 
 export function HouseForm({ house, onDone }: { house: House | null; onDone: () => void }) {
   const { position: _position, ...defaults } = house ?? { ...EXAMPLE, position: 0 };

@@ -15,6 +15,8 @@ import { PoolForm, PoolList } from "./PoolForm";
 import { PlanDrawing, type LineFocus } from "./PlanDrawing";
 import { StandFacts } from "./StandFacts";
 import { StandForm } from "./StandForm";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 export interface HousePlanProps {
   readonly houses: readonly { readonly id: number; readonly name: string }[];
@@ -26,15 +28,14 @@ export interface HousePlanProps {
 
 type Editing =
   | { readonly what: "house" | "new-house" | "stand" | "new-stand" | "new-pool" }
-  | { readonly what: "pool"; readonly pool: PoolRow }
-  | null;
+  | { readonly what: "pool"; readonly id: number };
 
 /** A house to scale, the line under the pointer below it, and the counts of a stand beside it. */
 export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlanProps) {
   const units = useUnits();
   const first = view?.stands[0]?.stand.id ?? null;
   const [focus, setFocus] = useState<LineFocus | null>(null);
-  const [editing, setEditing] = useState<Editing>(null);
+  const [editing, setEditing] = useOpened<Editing>("place");
   const standId = focus?.standId ?? chosenStand ?? first;
   const shown = view?.stands.find(({ stand }) => stand.id === standId) ?? view?.stands[0];
   const close = () => setEditing(null);
@@ -42,9 +43,11 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
     <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0">
         <Picker href="/place" query="house" rows={houses} chosen={view?.house.id ?? null}>
-          <Button look="quiet" onClick={() => setEditing({ what: "new-house" })}>
-            New house
-          </Button>
+          <Only right="plan">
+            <Button look="quiet" onClick={() => setEditing({ what: "new-house" })}>
+              New house
+            </Button>
+          </Only>
         </Picker>
         {view ? (
           <>
@@ -52,9 +55,11 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
               {quantityText(view.house.lengthM, "length", units)} × {quantityText(view.house.widthM, "length", units)},{" "}
               {quantityText(view.house.heightM, "length", units)} high, {view.house.cover}
               {view.house.shadeShare > 0 && `, ${quantityText(view.house.shadeShare, "share", units)} shade`}{" "}
-              <button type="button" className="min-h-8 underline" onClick={() => setEditing({ what: "house" })}>
-                change
-              </button>
+              <Only right="plan">
+                <button type="button" className="min-h-8 underline" onClick={() => setEditing({ what: "house" })}>
+                  change
+                </button>
+              </Only>
             </p>
             {view.clashes.map((clash) => (
               <p
@@ -74,9 +79,11 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
             title="No house yet"
             example="A net house of 12 by 24 m with 36 channels of 6 m at 25 cm holds 864 lettuces. Enter yours, then its stands."
           >
-            <Button look="strong" onClick={() => setEditing({ what: "new-house" })}>
-              Enter a house
-            </Button>
+            <Only right="plan">
+              <Button look="strong" onClick={() => setEditing({ what: "new-house" })}>
+                Enter a house
+              </Button>
+            </Only>
           </Empty>
         )}
       </div>
@@ -90,16 +97,19 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
               example="For instance a bank of 12 channels, 3 m long, with a plant every 10 cm: 360 nursery sites."
             />
           )}
-          <Button
-            className="no-print mt-4"
-            disabled={pools.length === 0}
-            onClick={() => setEditing({ what: "new-stand" })}
-          >
-            New stand
-          </Button>
+          <Only right="plan">
+            <Button
+              className="no-print mt-4"
+              data-key="n"
+              disabled={pools.length === 0}
+              onClick={() => setEditing({ what: "new-stand" })}
+            >
+              New stand
+            </Button>
+          </Only>
           <PoolList
             pools={pools}
-            onChange={(pool) => setEditing({ what: "pool", pool })}
+            onChange={(pool) => setEditing({ what: "pool", id: pool.id })}
             onNew={() => setEditing({ what: "new-pool" })}
           />
         </aside>
@@ -131,7 +141,12 @@ export function HousePlan({ houses, view, chosenStand, pools, loops }: HousePlan
         onClose={close}
         title={editing?.what === "pool" ? "Change the pool" : "New pool"}
       >
-        {editing && <PoolForm pool={editing.what === "pool" ? editing.pool : null} onDone={close} />}
+        {editing && (
+          <PoolForm
+            pool={editing.what === "pool" ? (pools.find(({ id }) => id === editing.id) ?? null) : null}
+            onDone={close}
+          />
+        )}
       </Drawer>
     </div>
   );

@@ -6,6 +6,7 @@ import type { StandView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
 import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
+import { Only } from "@/ui/who";
 
 /** How many plants a stand takes, how dense that is three ways, and what is doubtful about it. */
 export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => void }) {
@@ -86,9 +87,11 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
           {warning}
         </p>
       ))}
-      <Button className="no-print mt-4" onClick={onEdit}>
-        Change {stand.name}
-      </Button>
+      <Only right="plan">
+        <Button className="no-print mt-4" onClick={onEdit}>
+          Change {stand.name}
+        </Button>
+      </Only>
     </section>
   );
 }

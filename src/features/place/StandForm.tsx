@@ -101,8 +101,8 @@ export function StandForm({ stand, house, pools, loops, onDone }: StandFormProps
     { name: "turned", label: "Turned a quarter", type: "switch" },
   ];
   const defaults = stand
-    ? { id: stand.id, houseId: stand.houseId, poolId: stand.poolId, loopId: stand.loopId, name: stand.name, xM: stand.xM, yM: stand.yM, turned: stand.turned, spec: stand.spec }
-    : { id: null, houseId: house.id, poolId: pools[0]?.id ?? null, loopId: null, name: "", xM: 0.5, yM: 0.5, turned: false, spec: STARTING_EXAMPLES["channel-bank"] }; // prettier-ignore
+    ? { id: stand.id, version: stand.version, houseId: stand.houseId, poolId: stand.poolId, loopId: stand.loopId, name: stand.name, xM: stand.xM, yM: stand.yM, turned: stand.turned, spec: stand.spec }
+    : { id: null, version: null, houseId: house.id, poolId: pools[0]?.id ?? null, loopId: null, name: "", xM: 0.5, yM: 0.5, turned: false, spec: STARTING_EXAMPLES["channel-bank"] }; // prettier-ignore
   return (
     <EntityForm
       schema={standSchema}

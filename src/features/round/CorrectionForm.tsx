@@ -5,8 +5,10 @@ import { correctEntry } from "@/server/round/actions";
 import type { LogEntry } from "@/server/round/queries";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
-import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
+import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { useCommand } from "@/ui/useCommand";
+import { useDraft } from "@/ui/drafts";
+import { useUnits } from "@/ui/units";
 
 interface Figure {
   readonly name: string;
@@ -25,25 +27,29 @@ export function CorrectionForm({
   figures: readonly Figure[];
   onDone: () => void;
 }) {
-  const [values, setValues] = useState<Record<string, QuantityValue>>(
+  const units = useUnits();
+  const [values, setValues, forgetValues] = useDraft<Record<string, QuantityValue>>(
+    `correct:${entry.id}`,
     Object.fromEntries(figures.map((figure) => [figure.name, figure.value])),
   );
-  const [note, setNote] = useState("");
+  const [note, setNote, forgetNote] = useDraft(`correct-note:${entry.id}`, "");
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const { run, busy } = useCommand(correctEntry, { done: "Put right; the first figure is kept" });
+  const { run, busy } = useCommand(correctEntry, { done: "Put right; the first figure is kept", undo: false });
   const save = async () => {
     const unread = Object.fromEntries(
-      figures.flatMap(({ name, label }) =>
-        typeof values[name] === "number" ? [] : [[`values.${name}`, String(values[name] ?? `${label} is missing`)]],
-      ),
+      figures
+        .map(({ name, label, dimension }) => [`values.${name}`, quantityProblem(values[name], label, dimension, units)])
+        .filter(([, problem]) => problem),
     );
     if (Object.keys(unread).length > 0) return setErrors(unread);
     const changed = Object.fromEntries(
       figures.filter(({ name, value }) => values[name] !== value).map(({ name }) => [name, values[name]]),
     );
     const result = await run({ entryId: entry.id, values: changed, note });
-    if (result.ok) onDone();
-    else setErrors({ ...result.fields, form: result.message });
+    if (!result.ok) return setErrors({ ...result.fields, form: result.message });
+    forgetValues();
+    forgetNote();
+    onDone();
   };
   return (
     <form

@@ -14,11 +14,13 @@ import { useCommand } from "@/ui/useCommand";
 import { PanelFrame } from "./ItemPanel";
 import { ReadingForm } from "./ReadingForm";
 import { slipStepView } from "./slipView";
+import { Only, useMay } from "@/ui/who";
 
 /** What has been done: by whom, what it came to, and the way to take it back. A reading shows its slip. */
 export function EntryPanel({ entry, tank }: { entry: LogEntry; tank: ReadingView | null }) {
   const router = useRouter();
-  const { run, busy } = useCommand(undoEntry, { done: `Taken back: ${entry.title}` });
+  const { run, busy } = useCommand(undoEntry, { done: `Taken back: ${entry.title}`, undo: false });
+  const mayTakeBack = useMay(isDose(entry.kind) ? "dose" : "log");
   const done = entry.actual.done as number | undefined;
   const title = tank ? `${tank.name} tank` : entry.title;
   return (
@@ -37,7 +39,7 @@ export function EntryPanel({ entry, tank }: { entry: LogEntry; tank: ReadingView
       )}
       {entry.kind === "reading" && <Figures entry={entry} tank={tank} />}
       {tank?.slip && <Slip entryId={entry.id} tank={tank} />}
-      <div className="no-print mt-4 flex flex-wrap gap-3 border-t border-rule pt-3">
+      <div className={`no-print mt-4 flex flex-wrap gap-3 border-t border-rule pt-3 ${mayTakeBack ? "" : "hidden"}`}>
         {entry.kind === "reading" && entry.loopId !== null && (
           <Link href={`/round?again=${entry.loopId}`} scroll={false} className={buttonClass()}>
             Read again
@@ -100,6 +102,8 @@ function Figures({ entry, tank }: { entry: LogEntry; tank: ReadingView | null })
   );
 }
 
+const isDose = (kind: string) => ["dose", "mix", "top-up"].includes(kind);
+
 function Slip({ entryId, tank }: { entryId: number; tank: ReadingView }) {
   const router = useRouter();
   const slip = tank.slip!;
@@ -122,16 +126,18 @@ function Slip({ entryId, tank }: { entryId: number; tank: ReadingView }) {
       </div>
       {slip.steps.length > 0 && (
         <div className="no-print mt-4 flex flex-wrap gap-3">
-          <Button
-            look="go"
-            disabled={busy}
-            onClick={async () => {
-              const result = await run({ entryId });
-              if (result.ok) router.push("/round", { scroll: false });
-            }}
-          >
-            Done as said
-          </Button>
+          <Only right="dose">
+            <Button
+              look="go"
+              disabled={busy}
+              onClick={async () => {
+                const result = await run({ entryId });
+                if (result.ok) router.push("/round", { scroll: false });
+              }}
+            >
+              Done as said
+            </Button>
+          </Only>
           <PrintButton label="Print slip" part="slip" />
         </div>
       )}

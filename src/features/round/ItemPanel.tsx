@@ -13,10 +13,13 @@ import { Field } from "@/ui/Field";
 import { PrintButton } from "@/ui/PrintButton";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps } from "@/ui/SlipSteps";
-import { Quantity } from "@/ui/units";
+import { Quantity, useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { ReadingForm } from "./ReadingForm";
 import { StoreForm } from "./StoreForm";
+import { whoMay } from "@/core/people/rights";
+import { useDraft } from "@/ui/drafts";
+import { useMay } from "@/ui/who";
 
 interface StoreFacts {
   readonly id: number;
@@ -35,11 +38,13 @@ export function ItemPanel({
   tank: ReadingView | null;
   store: StoreFacts | null;
 }) {
+  const right = item.kind === "mix" || item.kind === "top-up" ? "dose" : "log";
+  const maySettle = useMay(right);
   return (
     <PanelFrame title={item.kind === "reading" && tank ? `${tank.name} tank` : item.title} detail={item.detail}>
-      {item.kind === "reading" && tank ? (
+      {item.kind === "reading" && tank && maySettle ? (
         <ReadingForm tank={tank} />
-      ) : item.kind === "store" && store ? (
+      ) : item.kind === "store" && store && maySettle ? (
         <StoreForm store={store} />
       ) : (
         <>
@@ -58,8 +63,9 @@ export function ItemPanel({
           <CautionNote key={key} {...CAUTIONS[key]} />
         ))}
       </div>
-      {item.kind !== "reading" && item.kind !== "store" && <Settle item={item} />}
-      {(item.kind === "reading" || item.kind === "store") && <PutOff item={item} />}
+      {item.kind !== "reading" && item.kind !== "store" && maySettle && <Settle item={item} />}
+      {(item.kind === "reading" || item.kind === "store") && maySettle && <PutOff item={item} />}
+      {!maySettle && <p className="mt-4 border-t border-rule pt-3 text-soft">{whoMay(right)} does this.</p>}
     </PanelFrame>
   );
 }
@@ -77,20 +83,33 @@ export function PanelFrame({ title, detail, children }: { title: string; detail:
   );
 }
 
+interface Settling {
+  readonly differs: boolean;
+  readonly actual: QuantityValue;
+  readonly note: string;
+}
+
 function Settle({ item }: { item: RoundItem }) {
   const router = useRouter();
-  const [differs, setDiffers] = useState(false);
-  const [actual, setActual] = useState<QuantityValue>(item.figure?.value ?? null);
-  const [note, setNote] = useState("");
+  const units = useUnits();
+  const [{ differs, actual, note }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
+    differs: false,
+    actual: item.figure?.value ?? null,
+    note: "",
+  });
+  const change = (next: Partial<Settling>) => set((all) => ({ ...all, ...next }));
   const { run, busy } = useCommand(tickItem, {
     done: `Done: ${item.title}`,
     undo: (entryId) => undoEntry({ entryId }),
   });
   const settle = async (value: number | null) => {
     const result = await run({ key: item.key, actual: value, note });
-    if (result.ok) router.push("/round", { scroll: false });
+    if (!result.ok) return;
+    forget();
+    router.push("/round", { scroll: false });
   };
-  const problem = differs && item.figure ? quantityProblem(actual, "Really done") : undefined;
+  const problem =
+    differs && item.figure ? quantityProblem(actual, "Really done", item.figure.dimension, units) : undefined;
   return (
     <div className="no-print mt-5 border-t border-rule pt-4">
       {differs ? (
@@ -110,7 +129,7 @@ function Settle({ item }: { item: RoundItem }) {
                 <QuantityInput
                   {...aria}
                   value={actual}
-                  onValue={setActual}
+                  onValue={(value) => change({ actual: value })}
                   dimension={item.figure!.dimension}
                   autoFocus
                 />
@@ -125,7 +144,7 @@ function Settle({ item }: { item: RoundItem }) {
                 rows={2}
                 maxLength={500}
                 value={note}
-                onChange={(event) => setNote(event.target.value)}
+                onChange={(event) => change({ note: event.target.value })}
               />
             )}
           </Field>
@@ -133,7 +152,13 @@ function Settle({ item }: { item: RoundItem }) {
             <Button look="go" type="submit" disabled={busy}>
               Log it so
             </Button>
-            <Button look="quiet" onClick={() => setDiffers(false)}>
+            <Button
+              look="quiet"
+              onClick={() => {
+                forget();
+                change({ differs: false });
+              }}
+            >
               Back
             </Button>
           </div>
@@ -143,7 +168,7 @@ function Settle({ item }: { item: RoundItem }) {
           <Button look="go" disabled={busy} onClick={() => void settle(null)}>
             Done as said
           </Button>
-          <Button onClick={() => setDiffers(true)}>Did it differently</Button>
+          <Button onClick={() => change({ differs: true })}>Did it differently</Button>
           <PutOff item={item} />
           {item.amounts.length > 0 && <PrintButton label="Print slip" part="slip" />}
         </div>
@@ -155,7 +180,7 @@ function Settle({ item }: { item: RoundItem }) {
 function PutOff({ item }: { item: RoundItem }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  const [reason, setReason] = useState("");
+  const [reason, setReason, forget] = useDraft(`put-off:${item.key}`, "");
   const { run, busy } = useCommand(skipItem, {
     done: `Put off: ${item.title}`,
     undo: (entryId) => undoEntry({ entryId }),
@@ -172,7 +197,9 @@ function PutOff({ item }: { item: RoundItem }) {
       onSubmit={async (event) => {
         event.preventDefault();
         const result = await run({ key: item.key, reason });
-        if (result.ok) router.push("/round", { scroll: false });
+        if (!result.ok) return;
+        forget();
+        router.push("/round", { scroll: false });
       }}
     >
       <Field label="Why not today?" hint="It comes back tomorrow, a day older.">

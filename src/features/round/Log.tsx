@@ -14,6 +14,8 @@ import { Empty } from "@/ui/Empty";
 import { useUnits } from "@/ui/units";
 import { CorrectionForm } from "./CorrectionForm";
 import { NoteForm } from "./NoteForm";
+import { useOpened } from "@/ui/drafts";
+import { Only, useMay } from "@/ui/who";
 
 const FIGURES: Readonly<Record<string, { readonly label: string; readonly dimension: Dimension }>> = {
   ecMsPerCm: { label: "EC", dimension: "ec" },
@@ -35,11 +37,12 @@ export function Log({
   problem: string | null;
   today: Day;
 }) {
-  const [correcting, setCorrecting] = useState<LogEntry | null>(null);
-  const [writing, setWriting] = useState(false);
+  const [correcting, setCorrecting] = useOpened<number>("correction");
+  const [writing, setWriting] = useOpened<boolean>("note");
   const corrections = new Map(
     entries.filter((entry) => entry.correctsId !== null).map((entry) => [entry.correctsId, entry]),
   );
+  const corrected = entries.find(({ id }) => id === correcting);
   const shown = entries.filter((entry) => entry.correctsId === null);
   return (
     <>
@@ -61,18 +64,22 @@ export function Log({
               {entry.day !== shown[index - 1]?.day && (
                 <h2 className="mt-5 border-b-2 border-ink pb-1 text-xl">{dayInWords(entry.day, "long")}</h2>
               )}
-              <EntryRow entry={entry} correction={corrections.get(entry.id)} onCorrect={() => setCorrecting(entry)} />
+              <EntryRow
+                entry={entry}
+                correction={corrections.get(entry.id)}
+                onCorrect={() => setCorrecting(entry.id)}
+              />
             </li>
           ))}
         </ol>
       )}
-      <Drawer open={correcting !== null} onClose={() => setCorrecting(null)} title="Put a figure right">
-        {correcting && (
-          <CorrectionForm entry={correcting} figures={figuresOf(correcting)} onDone={() => setCorrecting(null)} />
+      <Drawer open={corrected !== undefined} onClose={() => setCorrecting(null)} title="Put a figure right">
+        {corrected && (
+          <CorrectionForm entry={corrected} figures={figuresOf(corrected)} onDone={() => setCorrecting(null)} />
         )}
       </Drawer>
-      <Drawer open={writing} onClose={() => setWriting(false)} title="Write a note">
-        <NoteForm today={today} onDone={() => setWriting(false)} />
+      <Drawer open={writing === true} onClose={() => setWriting(null)} title="Write a note">
+        <NoteForm today={today} onDone={() => setWriting(null)} />
       </Drawer>
     </>
   );
@@ -99,6 +106,7 @@ function EntryRow({
   onCorrect: () => void;
 }) {
   const units = useUnits();
+  const mayLog = useMay("log");
   const figures = figuresOf(entry);
   const text = (value: number, dimension: Dimension, label: string, name: string) =>
     `${name === "done" ? "" : `${label} `}${quantityText(value, dimension, units)}${name === "done" ? ` ${label}` : ""}`;
@@ -142,7 +150,7 @@ function EntryRow({
       </div>
       <div className="flex items-center gap-2 max-sm:col-start-2">
         <span className="text-sm text-soft">{entry.personName}</span>
-        {figures.length > 0 && !entry.undoneAt && !correction && (
+        {figures.length > 0 && !entry.undoneAt && !correction && mayLog && (
           <Button
             look="quiet"
             className="no-print !text-base"
@@ -213,7 +221,11 @@ function Filters({ filter, onNote }: { filter: LogFilter; onNote: () => void }) 
       <a className={buttonClass("quiet")} href={`/round/log.csv?${query({})}`} download>
         <Download aria-hidden className="size-5" /> CSV
       </a>
-      <Button onClick={onNote}>Write a note</Button>
+      <Only right="log">
+        <Button data-key="n" onClick={onNote}>
+          Write a note
+        </Button>
+      </Only>
     </form>
   );
 }

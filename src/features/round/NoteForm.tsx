@@ -20,6 +20,7 @@ export function NoteForm({ today, onDone }: { today: Day; onDone: () => void }) 
       defaults={{ title: "", place: "", day: today, note: "" }}
       action={addNote}
       saved="Noted"
+      undo={false}
       onDone={onDone}
     />
   );

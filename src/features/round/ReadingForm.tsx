@@ -12,6 +12,7 @@ import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/Quantit
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { TankDays } from "./TankDays";
+import { useDraft } from "@/ui/drafts";
 
 type Name = "ecMsPerCm" | "ph" | "waterC" | "levelL";
 const FIELDS: readonly {
@@ -26,16 +27,13 @@ const FIELDS: readonly {
   { name: "levelL", label: "Level", dimension: "volume" },
 ];
 
+const NOTHING = { ecMsPerCm: null, ph: null, waterC: null, levelL: null };
+
 /** Takes the four figures of a tank; a likely slip of unit is asked about before anything is saved. */
 export function ReadingForm({ tank }: { tank: ReadingView }) {
   const router = useRouter();
   const units = useUnits();
-  const [values, setValues] = useState<Record<Name, QuantityValue>>({
-    ecMsPerCm: null,
-    ph: null,
-    waterC: null,
-    levelL: null,
-  });
+  const [values, setValues, forget] = useDraft<Record<Name, QuantityValue>>(`reading:${tank.loopId}`, NOTHING);
   const [errors, setErrors] = useState<Partial<Record<Name, string>>>({});
   const [sure, setSure] = useState<readonly Name[]>([]);
   const { run, busy } = useCommand(enterReading, {
@@ -53,13 +51,16 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
   };
   const save = async () => {
     const problems = Object.fromEntries(
-      FIELDS.map(({ name, label }) => [name, quantityProblem(values[name], label)]).filter(([, problem]) => problem),
+      FIELDS.map(({ name, label, dimension }) => [name, quantityProblem(values[name], label, dimension, units)]).filter(
+        ([, problem]) => problem,
+      ),
     );
     setErrors(problems);
     if (Object.keys(problems).length > 0 || FIELDS.some(({ name, slip }) => question(name, slip))) return;
     const result = await run({ loopId: tank.loopId, ...values, sure: true });
-    if (result.ok) router.push(`/round?entry=${result.value}`, { scroll: false });
-    else setErrors(result.fields);
+    if (!result.ok) return setErrors(result.fields);
+    forget();
+    router.push(`/round?entry=${result.value}`, { scroll: false });
   };
   const band: Partial<Record<Name, string>> = {
     ...(tank.bands && {

@@ -9,6 +9,7 @@ import { Quantity } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { Empty } from "@/ui/Empty";
 import type { WalkStop } from "./stops";
+import { useMay } from "@/ui/who";
 
 /** The walk: a pipe down the page with a joint for each stop, and under it what is to be done there. */
 export function RoundWalk({
@@ -75,6 +76,7 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
     done: `Done: ${item.title}`,
     undo: (entryId) => undoEntry({ entryId }),
   });
+  const mayTick = useMay(item.kind === "mix" || item.kind === "top-up" ? "dose" : "log");
   const asksFirst = item.kind === "reading" || item.kind === "store";
   const open = `/round?item=${encodeURIComponent(item.key)}`;
   const tick = () => (asksFirst ? router.push(open) : void run({ key: item.key, actual: null, note: "" }));
@@ -87,11 +89,11 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
         role="checkbox"
         aria-checked={false}
         aria-label={`Done: ${item.title}`}
-        disabled={busy}
+        disabled={busy || !mayTick}
         onClick={tick}
         className="grid size-11 shrink-0 place-items-center lg:h-9"
       >
-        <span className="block size-6 rounded border-2 border-ink bg-sheet" />
+        <span className={`block size-6 rounded border-2 ${mayTick ? "border-ink bg-sheet" : "border-rule"}`} />
       </button>
       <Link
         href={open}

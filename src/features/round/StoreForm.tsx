@@ -8,12 +8,13 @@ import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/Quantit
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { quantityText } from "@/core/units/format";
+import { useDraft } from "@/ui/drafts";
 
 /** Takes the level of a store. */
 export function StoreForm({ store }: { store: { id: number; name: string; capacityL: number; storedL: number } }) {
   const router = useRouter();
   const units = useUnits();
-  const [storedL, setStoredL] = useState<QuantityValue>(null);
+  const [storedL, setStoredL, forget] = useDraft<QuantityValue>(`store:${store.id}`, null);
   const [error, setError] = useState<string>();
   const { run, busy } = useCommand(enterStore, {
     done: `${store.name} read`,
@@ -25,12 +26,14 @@ export function StoreForm({ store }: { store: { id: number; name: string; capaci
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        const problem = quantityProblem(storedL, "Level");
+        const problem = quantityProblem(storedL, "Level", "volume", units);
         setError(problem);
         if (problem) return;
         const result = await run({ storeId: store.id, storedL });
-        if (result.ok) router.push("/round", { scroll: false });
-        else setError(result.fields.storedL ?? result.message);
+        if (result.ok) {
+          forget();
+          router.push("/round", { scroll: false });
+        } else setError(result.fields.storedL ?? result.message);
       }}
     >
       <Field

@@ -42,7 +42,7 @@ function fieldsOf(recipes: readonly Named[], sources: readonly Named[]): FieldSp
 }
 
 const EXAMPLE = {
-  id: null, name: "", kind: "recirculating", feeding: "stocks", tankL: 750, workingL: 600, drainShare: 0, turns: 1, recipeId: null, sourceId: null,
+  id: null, version: null, name: "", kind: "recirculating", feeding: "stocks", tankL: 750, workingL: 600, drainShare: 0, turns: 1, recipeId: null, sourceId: null,
   ratioR: 100, ratioConvention: "in", injectorLeastLph: null, injectorGreatestLph: null, acid: "citric", coldestC: 10, readEveryDays: 1,
   timer: { kind: "continuous" },
   pump: { points: [{ flowLph: 0, headM: 5 }, { flowLph: 3000, headM: 3 }, { flowLph: 5500, headM: 1 }], highestOutletM: 1.2, lowestWaterM: 0.2, headWantedM: 0, pipeLengthM: 10, boreMm: 26.2, fittingsK: 8 },

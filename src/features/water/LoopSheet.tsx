@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import { quantityText } from "@/core/units/format";
 import type { Ladder, Rung } from "@/core/water/ladder";
 import type { Loop } from "@/server/water/queries";
@@ -12,6 +11,8 @@ import { ClockRing } from "./ClockRing";
 import { LoopForm } from "./LoopForm";
 import { RungLadder } from "./RungLadder";
 import { timerWords } from "./timerWords";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 interface Named {
   readonly id: number;
@@ -31,15 +32,17 @@ export interface LoopSheetProps {
 /** A loop from source to plant, its tightest rung in words, and its timer. */
 export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sources }: LoopSheetProps) {
   const units = useUnits();
-  const [editing, setEditing] = useState<"loop" | "new" | null>(null);
+  const [editing, setEditing] = useOpened<"loop" | "new">("water");
   const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
   return (
     <>
       <Picker href="/water" query="loop" rows={loops} chosen={loop?.id ?? null}>
-        {loop && <Button onClick={() => setEditing("loop")}>Change this loop</Button>}
-        <Button look="quiet" onClick={() => setEditing("new")}>
-          New loop
-        </Button>
+        <Only right="plan">
+          {loop && <Button onClick={() => setEditing("loop")}>Change this loop</Button>}
+          <Button look="quiet" data-key="n" onClick={() => setEditing("new")}>
+            New loop
+          </Button>
+        </Only>
       </Picker>
       {loop && ladder ? (
         <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_330px]">
@@ -75,9 +78,11 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
           title="No loop yet"
           example="For instance a 600 L tank with a pump of 6 000 L/h at 1 m that feeds 36 channels at 1.5 L/min and runs all day."
         >
-          <Button look="strong" onClick={() => setEditing("new")}>
-            Enter a loop
-          </Button>
+          <Only right="plan">
+            <Button look="strong" onClick={() => setEditing("new")}>
+              Enter a loop
+            </Button>
+          </Only>
         </Empty>
       )}
       <Drawer

@@ -3,7 +3,8 @@ import { Controller, useFieldArray, useFormContext, useWatch } from "react-hook-
 import type { Dimension } from "@/core/units/dimensions";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
-import { QuantityInput } from "@/ui/QuantityInput";
+import { QuantityInput, quantityProblem } from "@/ui/QuantityInput";
+import { useUnits } from "@/ui/units";
 
 const EXAMPLE = { points: [{ flowLph: 0, headM: 5 }, { flowLph: 3000, headM: 3 }, { flowLph: 5500, headM: 1 }], highestOutletM: 1.2, lowestWaterM: 0.2, headWantedM: 0, pipeLengthM: 10, boreMm: 26.2, fittingsK: 8 }; // prettier-ignore
 
@@ -89,6 +90,7 @@ function Measure({
   dimension: Dimension;
   hint?: string;
 }) {
+  const units = useUnits();
   return (
     <Controller
       name={name}
@@ -96,7 +98,11 @@ function Measure({
         <Field
           label={label}
           hint={hint}
-          error={typeof field.value === "string" ? field.value : fieldState.error?.message}
+          error={
+            typeof field.value === "string"
+              ? quantityProblem(field.value, label, dimension, units)
+              : fieldState.error?.message
+          }
         >
           {(aria) => (
             <QuantityInput

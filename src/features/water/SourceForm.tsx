@@ -21,6 +21,7 @@ const FIELDS: readonly FieldSpec[] = [
 ]; // prettier-ignore
 const EXAMPLE = {
   id: null,
+  version: null,
   name: "",
   kind: "mains",
   priority: 1,
@@ -60,7 +61,7 @@ export function StoreForm({ store, today, onDone }: { store: Store | null; today
     <EntityForm
       schema={storeSchema}
       fields={STORE_FIELDS}
-      defaults={store ?? { id: null, name: "", capacityL: 1000, storedL: 0, readOn: today }}
+      defaults={store ?? { id: null, version: null, name: "", capacityL: 1000, storedL: 0, readOn: today }}
       action={saveStore}
       saved="Store saved"
       onDone={onDone}

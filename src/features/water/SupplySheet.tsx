@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import type { Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
 import type { SupplyHorizon } from "@/core/water/supply";
@@ -11,6 +10,8 @@ import { ShortageList, type ShortageView } from "@/ui/ShortageList";
 import { useUnits } from "@/ui/units";
 import { Horizon } from "./Horizon";
 import { SourceForm, StoreForm } from "./SourceForm";
+import { useOpened } from "@/ui/drafts";
+import { Only } from "@/ui/who";
 
 export interface SupplySheetProps {
   readonly today: Day;
@@ -21,12 +22,12 @@ export interface SupplySheetProps {
   readonly shortages: readonly ShortageView[];
 }
 
-type Editing = { readonly source: Source | null } | { readonly store: Store | null } | null;
+type Editing = { readonly source: number | null } | { readonly store: number | null };
 
 /** Will the water last? The store over the coming months, what each source gives, and the first day anything is short. */
 export function SupplySheet({ today, supply, sources, limits, stores, shortages }: SupplySheetProps) {
   const units = useUnits();
-  const [editing, setEditing] = useState<Editing>(null);
+  const [editing, setEditing] = useOpened<Editing>("supply");
   const close = () => setEditing(null);
   return (
     <>
@@ -51,7 +52,7 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
                 key={`store-${store.id}`}
                 name={store.name}
                 about={`${quantityText(store.storedL, "volume", units)} of ${quantityText(store.capacityL, "volume", units)}`}
-                onChange={() => setEditing({ store })}
+                onChange={() => setEditing({ store: store.id })}
               />
             ))}
             {sources.map((source, index) => {
@@ -65,7 +66,7 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
                   key={source.id}
                   name={`${source.priority}. ${source.name}`}
                   about={`${limit}; the plan draws ${quantityText(drawn, "volume", units)}`}
-                  onChange={() => setEditing({ source })}
+                  onChange={() => setEditing({ source: source.id })}
                 />
               );
             })}
@@ -73,10 +74,14 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
           <p className="mt-2">
             This water costs {units.currency} {supply.cost.toFixed(0)} over the plan.
           </p>
-          <div className="no-print mt-3 flex flex-wrap gap-2">
-            <Button onClick={() => setEditing({ source: null })}>New source</Button>
-            <Button onClick={() => setEditing({ store: null })}>New store</Button>
-          </div>
+          <Only right="plan">
+            <div className="no-print mt-3 flex flex-wrap gap-2">
+              <Button data-key="n" onClick={() => setEditing({ source: null })}>
+                New source
+              </Button>
+              <Button onClick={() => setEditing({ store: null })}>New store</Button>
+            </div>
+          </Only>
         </section>
         <ShortageList shortages={shortages} />
       </div>
@@ -85,14 +90,18 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
         onClose={close}
         title={editing && "source" in editing && editing.source ? "Change the source" : "New source"}
       >
-        {editing && "source" in editing && <SourceForm source={editing.source} onDone={close} />}
+        {editing && "source" in editing && (
+          <SourceForm source={sources.find(({ id }) => id === editing.source) ?? null} onDone={close} />
+        )}
       </Drawer>
       <Drawer
         open={editing !== null && "store" in editing}
         onClose={close}
         title={editing && "store" in editing && editing.store ? "Change the store" : "New store"}
       >
-        {editing && "store" in editing && <StoreForm store={editing.store} today={today} onDone={close} />}
+        {editing && "store" in editing && (
+          <StoreForm store={stores.find(({ id }) => id === editing.store) ?? null} today={today} onDone={close} />
+        )}
       </Drawer>
     </>
   );
@@ -104,9 +113,11 @@ function Row({ name, about, onChange }: { name: string; about: string; onChange:
       <span>
         <span className="sign text-lg">{name}</span> <span className="text-soft">{about}</span>
       </span>
-      <Button look="quiet" className="!text-base" aria-label={`Change ${name}`} onClick={onChange}>
-        Change
-      </Button>
+      <Only right="plan">
+        <Button look="quiet" className="!text-base" aria-label={`Change ${name}`} onClick={onChange}>
+          Change
+        </Button>
+      </Only>
     </li>
   );
 }

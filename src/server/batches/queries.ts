@@ -1,11 +1,13 @@
 import type { PlanBatch, PlanOrder } from "@/core/batches/types";
-import { many, type Db } from "../db/pool";
+import { many, maybeOne, type Db } from "../db/pool";
 
 export interface BatchRow extends PlanBatch {
+  readonly version: number;
   readonly note: string;
 }
 
 export interface OrderRow extends PlanOrder {
+  readonly version: number;
   readonly outletId: number;
 }
 
@@ -13,7 +15,7 @@ export interface OrderRow extends PlanOrder {
 export function batches(db: Db, gardenId: number): Promise<BatchRow[]> {
   return many<BatchRow>(
     db,
-    `select batch.id, variety_id as "varietyId", sow_day as "sowDay", cells, target_plants as "targetPlants",
+    `select batch.id, batch.version, variety_id as "varietyId", sow_day as "sowDay", cells, target_plants as "targetPlants",
             cleared_day as "clearedDay", batch.note, coalesce(begun.stages, '[]') as begun
        from batch
        left join (select batch_id, jsonb_agg(jsonb_build_object('position', position, 'day', begun_on - date '1970-01-01', 'plants', plants)
@@ -28,7 +30,7 @@ export function batches(db: Db, gardenId: number): Promise<BatchRow[]> {
 export function orders(db: Db, gardenId: number): Promise<OrderRow[]> {
   return many<OrderRow>(
     db,
-    `select order_line.id, outlet_id as "outletId", outlet.name as "outletName", variety_id as "varietyId", weekday, quantity,
+    `select order_line.id, order_line.version, outlet_id as "outletId", outlet.name as "outletName", variety_id as "varietyId", weekday, quantity,
             from_day as "from", to_day as "to"
        from order_line join outlet on outlet.id = outlet_id and outlet.garden_id = $1
       where order_line.garden_id = $1 order by outlet.name, weekday, order_line.id`,
@@ -36,6 +38,12 @@ export function orders(db: Db, gardenId: number): Promise<OrderRow[]> {
   );
 }
 
-export function outlets(db: Db, gardenId: number): Promise<{ id: number; name: string }[]> {
-  return many(db, "select id, name from outlet where garden_id = $1 order by name", [gardenId]);
+export function outlets(db: Db, gardenId: number): Promise<{ id: number; version: number; name: string }[]> {
+  return many(db, "select id, version, name from outlet where garden_id = $1 order by name", [gardenId]);
+}
+
+/** How many transactions have changed the garden: the same number, the same rows. */
+export async function gardenRevision(db: Db, gardenId: number): Promise<number> {
+  const row = await maybeOne<{ count: number }>(db, "select count from revision where garden_id = $1", [gardenId]);
+  return row?.count ?? 0;
 }

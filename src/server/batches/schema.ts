@@ -1,8 +1,7 @@
 import Joi from "joi";
-import { day, maybeRowId, measure, note, rowId, text, whole } from "../session/validation";
+import { version, edited, type Edited, day, measure, note, rowId, text, whole } from "../session/validation";
 
-export interface OrderInput {
-  readonly id: number | null;
+export interface OrderInput extends Edited {
   readonly outletId: number;
   readonly varietyId: number;
   readonly weekday: number;
@@ -12,7 +11,7 @@ export interface OrderInput {
 }
 
 export const orderSchema = Joi.object<OrderInput>({
-  id: maybeRowId("Order"),
+  ...edited("Order"),
   outletId: rowId("Outlet"),
   varietyId: rowId("Variety"),
   weekday: whole("Weekday", 1, 7),
@@ -23,8 +22,8 @@ export const orderSchema = Joi.object<OrderInput>({
   order.to >= order.from ? order : helpers.message({ custom: "Until lies before From" }),
 );
 
-export const outletSchema = Joi.object<{ id: number | null; name: string }>({
-  id: maybeRowId("Outlet"),
+export const outletSchema = Joi.object<Edited & { name: string }>({
+  ...edited("Outlet"),
   name: text("Name"),
 });
 
@@ -53,13 +52,15 @@ export const batchesSchema = Joi.object<{ batches: readonly NewBatch[] }>({
 
 export interface BatchInput extends NewBatch {
   readonly id: number;
+  readonly version: number;
   readonly note: string;
 }
 
-export const batchSchema = Joi.object<BatchInput>({ id: rowId("Batch"), ...newBatch, note: note("Note") });
+export const batchSchema = Joi.object<BatchInput>({ id: rowId("Batch"), version, ...newBatch, note: note("Note") });
 
-export const moveBatchSchema = Joi.object<{ id: number; sowDay: number }>({
+export const moveBatchSchema = Joi.object<{ id: number; version: number; sowDay: number }>({
   id: rowId("Batch"),
+  version,
   sowDay: day("Sow on"),
 });
 

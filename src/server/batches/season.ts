@@ -6,14 +6,15 @@ import type { PlanInput, PlanPool } from "@/core/batches/types";
 import { poolSitesPerLine, type PoolStand } from "@/core/place/lineWords";
 import { standCounts } from "@/core/place/standCounts";
 import { supplyHorizon, type SupplyHorizon } from "@/core/water/supply";
-import { pool as database, readAll, type Db } from "../db/pool";
+import { readAll, type Db } from "../db/pool";
 import { recipes, salts, stockTanks, type Recipe, type SaltRow, type StockTankRow } from "../feed/queries";
 import { loopFeed, type LoopFeed } from "../feed/loopFeed";
 import { varieties, type Variety } from "../growth/queries";
 import { houses, pools, stands, type House, type PoolRow, type Stand } from "../place/queries";
-import { session, type Session } from "../session/session";
+import { read } from "../session/read";
+import type { Session } from "../session/session";
 import { loops, rainNormals, sources, stores, type Loop, type Source, type Store } from "../water/queries";
-import { batches, orders, outlets, type BatchRow, type OrderRow } from "./queries";
+import { batches, gardenRevision, orders, outlets, type BatchRow, type OrderRow } from "./queries";
 
 /** How far the plan looks back and ahead. */
 const DAYS_BACK = 84;
@@ -52,13 +53,42 @@ export interface Season {
   readonly shortages: readonly Shortage[];
 }
 
-/** The season of this request's garden; read and worked out once a request. */
-export const season = cache(async (): Promise<Season> => {
-  const who = await session();
-  const db = database();
-  const [rows, rain] = await Promise.all([gardenRows(db, who.gardenId), rainNormals(db, who.gardenId)]);
-  return workOutSeason(who, rows, rain);
-});
+/** What was worked out last for a garden, and from which revision of its rows on which day. */
+interface Kept {
+  readonly revision: number;
+  readonly season: Season;
+}
+const KEPT_GARDENS = 20;
+const kept = new Map<number, Kept>();
+
+/**
+ * The season of this request's garden. It is worked out anew after a change of the garden and on a new day, and kept in
+ * between: all pages of all people who only look share it.
+ */
+export const season = cache((): Promise<Season> =>
+  read(async (db, who) => {
+    const { revision, season } = await currentSeason(db, who);
+    // Only what was read without having written is kept: a transaction may yet be taken back.
+    kept.delete(who.gardenId);
+    kept.set(who.gardenId, { revision, season });
+    if (kept.size > KEPT_GARDENS) kept.delete(kept.keys().next().value!);
+    return season;
+  }),
+);
+
+/** The season as a command finds it, before it writes. */
+export async function seasonFor(db: Db, who: Session): Promise<Season> {
+  return (await currentSeason(db, who)).season;
+}
+
+async function currentSeason(db: Db, who: Session): Promise<Kept> {
+  const revision = await gardenRevision(db, who.gardenId);
+  const last = kept.get(who.gardenId);
+  if (last && last.revision === revision && last.season.who.today === who.today)
+    return { revision, season: { ...last.season, who } };
+  const rows = await gardenRows(db, who.gardenId);
+  return { revision, season: workOutSeason(who, rows, await rainNormals(db, who.gardenId)) };
+}
 
 export function gardenRows(on: Db, gardenId: number): Promise<GardenRows> {
   return readAll(on, {

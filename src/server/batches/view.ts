@@ -16,6 +16,7 @@ export interface BlockView {
 
 export interface BatchView {
   readonly id: number;
+  readonly version: number;
   readonly varietyId: number;
   readonly variety: string;
   readonly unit: string;
@@ -81,6 +82,7 @@ export function seasonView(season: Season, from: Day, to: Day): SeasonView {
         over,
       })),
   );
+  const kept = new Map(rows.batches.map((row) => [row.id, row]));
   const shown = new Set(blocks.map((block) => block.batchId));
   return {
     from,
@@ -124,7 +126,8 @@ export function seasonView(season: Season, from: Day, to: Day): SeasonView {
         readyDay: worked.readyDay,
         begun: worked.stays[0]!.begun,
         cleared: worked.batch.clearedDay !== null,
-        note: rows.batches.find((row) => row.id === worked.batch.id)?.note ?? "",
+        version: kept.get(worked.batch.id)!.version,
+        note: kept.get(worked.batch.id)!.note,
         unitsOrdered: worked.unitsOrdered,
         unitsInAll: worked.unitsInAll,
         steps: worked.stays.map((stay) => ({

@@ -20,6 +20,9 @@ const CONSTRAINTS: Readonly<Record<string, { readonly field?: string; readonly m
   variety_garden_id_name_key: { field: "name", message: "Another variety has this name." },
   salt_garden_id_name_key: { field: "name", message: "Another salt has this name." },
   outlet_garden_id_name_key: { field: "name", message: "Another outlet has this name." },
+  person_garden_id_name_key: { field: "name", message: "Another member has this name." },
+  person_account_once: { message: "This account is at home in the garden already." },
+  account_name_once: { field: "signInName", message: "Somebody signs in with this name already." },
   log_entry_item_once: { message: "This has been done already; the page shows the newest state now." },
 };
 
@@ -46,4 +49,16 @@ export function refusedBecause(error: unknown): { field?: string; message: strin
     default:
       return undefined;
   }
+}
+
+const AWAY_CODES = new Set(["ECONNREFUSED", "ECONNRESET", "EPIPE", "ETIMEDOUT", "57P01", "57P02", "57P03", "53300", "08006", "08001", "08003"]); // prettier-ignore
+
+/** Whether an error says that the database is away, starting or has no connection left: it will pass. */
+export function databaseAway(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code } = error as { code?: string };
+  return (
+    (code !== undefined && AWAY_CODES.has(code)) ||
+    /Connection terminated|timeout exceeded when trying to connect|not queryable/u.test(error.message)
+  );
 }

@@ -57,20 +57,16 @@ export async function one<Row extends QueryResultRow>(
 }
 
 /**
- * Several reads: on the pool all at once, on the client of a transaction one after the other, which is all it can do.
+ * Several reads, one after the other: a transaction has one connection.
  * @returns their rows under the names of the reads
  */
 export async function readAll<Reads extends Readonly<Record<string, (db: Db) => Promise<unknown>>>>(
   db: Db,
   reads: Reads,
 ): Promise<{ -readonly [Name in keyof Reads]: Awaited<ReturnType<Reads[Name]>> }> {
-  const names = Object.keys(reads);
-  const results: unknown[] = [];
-  if (db instanceof Pool) results.push(...(await Promise.all(names.map((name) => reads[name]!(db)))));
-  else for (const name of names) results.push(await reads[name]!(db));
-  return Object.fromEntries(names.map((name, i) => [name, results[i]])) as {
-    -readonly [Name in keyof Reads]: Awaited<ReturnType<Reads[Name]>>;
-  };
+  const results: [string, unknown][] = [];
+  for (const [name, read] of Object.entries(reads)) results.push([name, await read(db)]);
+  return Object.fromEntries(results) as { -readonly [Name in keyof Reads]: Awaited<ReturnType<Reads[Name]>> };
 }
 
 /** Runs a piece of work in one transaction: all of it is kept, or none. */

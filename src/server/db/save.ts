@@ -1,13 +1,23 @@
-import { many, NotFoundError, one, type Db } from "./pool";
+import { many, maybeOne, NotFoundError, one, type Db } from "./pool";
+import type { Stale } from "../session/result";
 
 const SAFE_NAME = /^[a-z][a-z0-9_]*$/u;
+
+/** Somebody else saved the same row after it was opened. */
+export class StaleError extends Error {
+  constructor(readonly stale: Stale) {
+    super(`Not saved: ${stale.by} changed this meanwhile. Both versions stand side by side; choose, and save again.`);
+  }
+}
 
 /**
  * Inserts a row, or changes the one with this id, in a garden's table. Table and column names come from code, values
  * always travel as parameters.
  *
+ * @param version of the row that the change builds on; without it the change is taken as it comes
  * @returns the row's id
  * @throws NotFoundError when the row to change is not in this garden
+ * @throws StaleError when the row has another version by now
  */
 export async function saveRow(
   db: Db,
@@ -15,6 +25,7 @@ export async function saveRow(
   gardenId: number,
   id: number | null,
   row: Readonly<Record<string, unknown>>,
+  version: number | null = null,
 ): Promise<number> {
   const columns = Object.keys(row);
   const values = Object.values(row).map(asParameter);
@@ -29,6 +40,7 @@ export async function saveRow(
     );
     return inserted.id;
   }
+  if (version !== null) await refuseStale(db, table, { garden_id: gardenId, id }, version);
   const sets = columns.map((column, index) => `${column} = $${index + 3}`);
   const updated = await many(
     db,
@@ -37,6 +49,44 @@ export async function saveRow(
   );
   if (updated.length === 0) throw new NotFoundError("This is not there any more: somebody may have removed it.");
   return id;
+}
+
+/**
+ * Refuses a change that builds on an older version. The row stays locked until the transaction ends, so that nobody
+ * comes in between.
+ *
+ * @param key the columns that name the row
+ */
+export async function refuseStale(
+  db: Db,
+  table: string,
+  key: Readonly<Record<string, string | number>>,
+  version: number,
+): Promise<void> {
+  const columns = Object.keys(key);
+  checkNames([table, ...columns]);
+  const where = columns.map((column, index) => `${column} = $${index + 1}`).join(" and ");
+  const row = await maybeOne<{ version: number }>(
+    db,
+    `select version from "${table}" where ${where} for update`,
+    Object.values(key),
+  );
+  if (!row || row.version === version) return;
+  const last = await maybeOne<{ by: string | null; at: Date }>(
+    db,
+    `select person.name as by, change.at from change left join person on person.id = change.person_id
+      where change.garden_id = $1 and table_name = $2 and row_key = $3::jsonb order by change.id desc limit 1`,
+    [key.garden_id ?? key.id, table, JSON.stringify(without(key, table === "garden" ? "" : "garden_id"))],
+  );
+  throw new StaleError({
+    version: row.version,
+    by: last?.by ?? "somebody",
+    at: (last?.at ?? new Date()).toISOString(),
+  });
+}
+
+function without(key: Readonly<Record<string, unknown>>, name: string): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(key).filter(([column]) => column !== name));
 }
 
 /** `{ position }` behind all others for a new row; nothing for one that has its place. */
@@ -70,7 +120,8 @@ function asParameter(value: unknown): unknown {
   return isPlainObject ? JSON.stringify(value) : value;
 }
 
-function checkNames(names: readonly string[]) {
+/** Table and column names come from code or from the database; a text that is none never reaches the SQL. */
+export function checkNames(names: readonly string[]) {
   for (const name of names)
     if (!SAFE_NAME.test(name)) throw new Error(`saveRow: "${name}" is not a table or column name`);
 }

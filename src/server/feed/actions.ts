@@ -2,12 +2,12 @@
 import { stockConflict } from "@/core/feed/stocks";
 import { isoFromDay } from "@/core/units/day";
 import { many } from "../db/pool";
-import { saveRow } from "../db/save";
+import { refuseStale, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import { salts } from "./queries";
 import { recipeSchema, saltSchema, stockTankSchema } from "./schema";
 
-export const saveRecipe = command(recipeSchema, async (db, recipe, who) => {
+export const saveRecipe = command("plan", recipeSchema, async (db, recipe, who) => {
   const shelf = await salts(db, who.gardenId);
   for (const letter of ["A", "B"] as const) {
     const own = recipe.salts
@@ -16,15 +16,22 @@ export const saveRecipe = command(recipeSchema, async (db, recipe, who) => {
     const conflict = stockConflict(own);
     if (conflict) throw new RefusedError(`Stock ${letter} is refused: ${conflict.reason}`, "salts");
   }
-  const id = await saveRow(db, "recipe", who.gardenId, recipe.id, {
-    name: recipe.name,
-    targets_mg_per_l: recipe.targetsMgPerL,
-    ec_ms_per_cm: recipe.ecMsPerCm,
-    ec_low: recipe.ecLow,
-    ec_high: recipe.ecHigh,
-    ph_low: recipe.phLow,
-    ph_high: recipe.phHigh,
-  });
+  const id = await saveRow(
+    db,
+    "recipe",
+    who.gardenId,
+    recipe.id,
+    {
+      name: recipe.name,
+      targets_mg_per_l: recipe.targetsMgPerL,
+      ec_ms_per_cm: recipe.ecMsPerCm,
+      ec_low: recipe.ecLow,
+      ec_high: recipe.ecHigh,
+      ph_low: recipe.phLow,
+      ph_high: recipe.phHigh,
+    },
+    recipe.version,
+  );
   await many(db, "delete from recipe_salt where garden_id = $1 and recipe_id = $2", [who.gardenId, id]);
   await many(
     db,
@@ -35,17 +42,30 @@ export const saveRecipe = command(recipeSchema, async (db, recipe, who) => {
   return id;
 });
 
-export const saveSalt = command(saltSchema, (db, salt, who) =>
-  saveRow(db, "salt", who.gardenId, salt.id, {
-    name: salt.name,
-    percent: salt.percent,
-    on_hand_g: salt.onHandG,
-    price_per_kg: salt.pricePerKg,
-    caution: salt.caution,
-  }),
+export const saveSalt = command("plan", saltSchema, (db, salt, who) =>
+  saveRow(
+    db,
+    "salt",
+    who.gardenId,
+    salt.id,
+    {
+      name: salt.name,
+      percent: salt.percent,
+      on_hand_g: salt.onHandG,
+      price_per_kg: salt.pricePerKg,
+      caution: salt.caution,
+    },
+    salt.version,
+  ),
 );
 
-export const saveStockTank = command(stockTankSchema, async (db, tank, who) => {
+export const saveStockTank = command("dose", stockTankSchema, async (db, tank, who) => {
+  await refuseStale(
+    db,
+    "stock_tank",
+    { garden_id: who.gardenId, loop_id: tank.loopId, letter: tank.letter },
+    tank.version,
+  );
   await many(
     db,
     `insert into stock_tank (garden_id, loop_id, letter, volume_l, left_l, read_on) values ($1, $2, $3, $4, $5, $6::date)

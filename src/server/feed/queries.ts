@@ -6,6 +6,7 @@ import { many, type Db } from "../db/pool";
 
 export interface SaltRow extends Salt {
   readonly id: number;
+  readonly version: number;
   readonly chelate: boolean;
   readonly onHandG: number;
   readonly pricePerKg: number;
@@ -14,6 +15,7 @@ export interface SaltRow extends Salt {
 
 export interface Recipe {
   readonly id: number;
+  readonly version: number;
   readonly name: string;
   readonly targetsMgPerL: NutrientAmounts;
   readonly ecMsPerCm: number;
@@ -25,6 +27,7 @@ export interface Recipe {
 }
 
 export interface StockTankRow extends StockTank {
+  readonly version: number;
   readonly loopId: number;
   readonly readOn: Day;
 }
@@ -33,7 +36,7 @@ export interface StockTankRow extends StockTank {
 export function salts(db: Db, gardenId: number): Promise<SaltRow[]> {
   return many<SaltRow>(
     db,
-    `select id, name, percent, solubility_g_per_l as "solubilityGPerL", chelate, on_hand_g as "onHandG",
+    `select id, version, name, percent, solubility_g_per_l as "solubilityGPerL", chelate, on_hand_g as "onHandG",
             price_per_kg as "pricePerKg", caution
        from salt where garden_id = $1 order by name`,
     [gardenId],
@@ -44,7 +47,7 @@ export function salts(db: Db, gardenId: number): Promise<SaltRow[]> {
 export function recipes(db: Db, gardenId: number): Promise<Recipe[]> {
   return many<Recipe>(
     db,
-    `select id, name, targets_mg_per_l as "targetsMgPerL", ec_ms_per_cm as "ecMsPerCm", ec_low as "ecLow", ec_high as "ecHigh",
+    `select id, version, name, targets_mg_per_l as "targetsMgPerL", ec_ms_per_cm as "ecMsPerCm", ec_low as "ecLow", ec_high as "ecHigh",
             ph_low as "phLow", ph_high as "phHigh",
             coalesce((select jsonb_agg(jsonb_build_object('saltId', salt_id, 'stock', stock) order by stock, salt_id)
                         from recipe_salt where recipe_id = recipe.id and recipe_salt.garden_id = $1), '[]') as salts
@@ -56,7 +59,7 @@ export function recipes(db: Db, gardenId: number): Promise<Recipe[]> {
 export function stockTanks(db: Db, gardenId: number): Promise<StockTankRow[]> {
   return many<StockTankRow>(
     db,
-    `select loop_id as "loopId", letter, volume_l as "volumeL", left_l as "leftL", read_on as "readOn"
+    `select version, loop_id as "loopId", letter, volume_l as "volumeL", left_l as "leftL", read_on as "readOn"
        from stock_tank where garden_id = $1 order by loop_id, letter`,
     [gardenId],
   );

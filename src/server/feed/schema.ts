@@ -1,6 +1,6 @@
 import Joi from "joi";
 import { NUTRIENTS, type NutrientAmounts } from "@/core/feed/nutrients";
-import { choice, day, maybeRowId, measure, note, rowId, text } from "../session/validation";
+import { version, edited, type Edited, choice, day, measure, note, rowId, text } from "../session/validation";
 
 const amounts = (label: string, greatest: number, unit: string) =>
   Joi.object()
@@ -8,8 +8,7 @@ const amounts = (label: string, greatest: number, unit: string) =>
     .required()
     .label(label);
 
-export interface RecipeInput {
-  readonly id: number | null;
+export interface RecipeInput extends Edited {
   readonly name: string;
   readonly targetsMgPerL: NutrientAmounts;
   readonly ecMsPerCm: number;
@@ -21,7 +20,7 @@ export interface RecipeInput {
 }
 
 export const recipeSchema = Joi.object<RecipeInput>({
-  id: maybeRowId("Recipe"),
+  ...edited("Recipe"),
   name: text("Name"),
   targetsMgPerL: amounts("Target", 2000, "mg/L"),
   ecMsPerCm: measure("EC", 0.1, 8, "mS/cm"),
@@ -43,8 +42,7 @@ export const recipeSchema = Joi.object<RecipeInput>({
     .label("Salts"),
 });
 
-export interface SaltInput {
-  readonly id: number | null;
+export interface SaltInput extends Edited {
   readonly name: string;
   readonly percent: NutrientAmounts;
   readonly onHandG: number;
@@ -53,7 +51,7 @@ export interface SaltInput {
 }
 
 export const saltSchema = Joi.object<SaltInput>({
-  id: maybeRowId("Salt"),
+  ...edited("Salt"),
   name: text("Name"),
   percent: amounts("Content", 100, "%").custom((percent: NutrientAmounts, helpers) => {
     const sum = Object.values(percent).reduce((total, value) => total + value, 0);
@@ -69,6 +67,7 @@ export const saltSchema = Joi.object<SaltInput>({
 });
 
 export interface StockTankInput {
+  readonly version: number;
   readonly loopId: number;
   readonly letter: "A" | "B";
   readonly volumeL: number;
@@ -77,6 +76,7 @@ export interface StockTankInput {
 }
 
 export const stockTankSchema = Joi.object<StockTankInput>({
+  version,
   loopId: rowId("Loop"),
   letter: choice("Stock", "A", "B"),
   volumeL: measure("Stock tank", 0.1, 100_000, "L"),

@@ -5,17 +5,24 @@ import { command } from "../session/command";
 import { removeSchema } from "../place/schema";
 import { varietySchema } from "./schema";
 
-export const saveVariety = command(varietySchema, async (db, variety, who) => {
-  const id = await saveRow(db, "variety", who.gardenId, variety.id, {
-    name: variety.name,
-    crop: variety.crop,
-    kind: variety.kind,
-    unit: variety.unit,
-    germination: variety.germination,
-    seeds_per_cell: variety.seedsPerCell,
-    seeds_per_g: variety.seedsPerG,
-    pattern: variety.pattern,
-  });
+export const saveVariety = command("plan", varietySchema, async (db, variety, who) => {
+  const id = await saveRow(
+    db,
+    "variety",
+    who.gardenId,
+    variety.id,
+    {
+      name: variety.name,
+      crop: variety.crop,
+      kind: variety.kind,
+      unit: variety.unit,
+      germination: variety.germination,
+      seeds_per_cell: variety.seedsPerCell,
+      seeds_per_g: variety.seedsPerG,
+      pattern: variety.pattern,
+    },
+    variety.version,
+  );
   await many(db, "delete from variety_stage where garden_id = $1 and variety_id = $2", [who.gardenId, id]);
   for (const [position, stage] of variety.stages.entries())
     await many(
@@ -27,4 +34,6 @@ export const saveVariety = command(varietySchema, async (db, variety, who) => {
   return id;
 });
 
-export const removeVariety = command(removeSchema, (db, { id }, who) => removeRow(db, "variety", who.gardenId, id));
+export const removeVariety = command("plan", removeSchema, (db, { id }, who) =>
+  removeRow(db, "variety", who.gardenId, id),
+);

@@ -1,6 +1,6 @@
 import Joi from "joi";
 import type { HarvestPattern } from "@/core/growth/harvestPattern";
-import { choice, maybeRowId, measure, rowId, text, whole } from "../session/validation";
+import { edited, type Edited, choice, measure, rowId, text, whole } from "../session/validation";
 
 export interface StageInput {
   readonly name: string;
@@ -10,8 +10,7 @@ export interface StageInput {
   readonly needLpd: number;
 }
 
-export interface VarietyInput {
-  readonly id: number | null;
+export interface VarietyInput extends Edited {
   readonly name: string;
   readonly crop: string;
   readonly kind: "leaf" | "herb" | "fruit" | "root" | "shoots" | "fodder" | "flower";
@@ -44,7 +43,7 @@ const patternKinds = {
 };
 
 export const varietySchema = Joi.object<VarietyInput>({
-  id: maybeRowId("Variety"),
+  ...edited("Variety"),
   name: text("Name"),
   crop: text("Crop"),
   kind: choice("Kind", "leaf", "herb", "fruit", "root", "shoots", "fodder", "flower"),

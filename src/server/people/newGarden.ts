@@ -1,6 +1,7 @@
 import { SALT_LIBRARY } from "@/core/feed/salts";
-import { one, type Db } from "../db/pool";
+import { many, one, type Db } from "../db/pool";
 import { saveRow } from "../db/save";
+import { sayForWhom } from "../session/onBehalf";
 
 export interface NewGarden {
   readonly name: string;
@@ -15,25 +16,32 @@ export interface NewGarden {
 }
 
 /**
- * Makes a garden with its keeper and the library of salts, none of them on the shelf yet.
- * @returns ids of the garden and of its salts by name
+ * Makes a garden with its keeper and the library of salts, none of them on the shelf yet. From here the transaction
+ * works for that garden.
+ * @returns ids of the garden, its keeper, and its salts by name
  */
 export async function createGarden(
   db: Db,
   garden: NewGarden,
   keeperName: string,
-): Promise<{ gardenId: number; salts: Map<string, number> }> {
+): Promise<{ gardenId: number; keeperId: number; salts: Map<string, number> }> {
+  // The number first: a garden's row can only be seen, and so only be made, by whoever works for it.
   const { id } = await one<{ id: number }>(
     db,
     "The garden",
-    `insert into garden (name, place, latitude_deg, time_zone, currency, rain_mm_by_month, wet_days_by_month, sow_weekdays, is_demo)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
+    "select nextval(pg_get_serial_sequence('garden', 'id')) as id",
+  );
+  await sayForWhom(db, { gardenId: id });
+  await many(
+    db,
+    `insert into garden (id, name, place, latitude_deg, time_zone, currency, rain_mm_by_month, wet_days_by_month, sow_weekdays, is_demo)
+     overriding system value values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
     [
-      garden.name, garden.place, garden.latitudeDeg, garden.timeZone, garden.currency, garden.rainMmByMonth, garden.wetDaysByMonth,
+      id, garden.name, garden.place, garden.latitudeDeg, garden.timeZone, garden.currency, garden.rainMmByMonth, garden.wetDaysByMonth,
       garden.sowWeekdays, garden.isDemo,
     ], // prettier-ignore
   );
-  await saveRow(db, "person", id, null, { name: keeperName, role: "keeper" });
+  const keeperId = await saveRow(db, "person", id, null, { name: keeperName, role: "keeper" });
   const salts = new Map<string, number>();
   for (const salt of SALT_LIBRARY)
     salts.set(
@@ -42,5 +50,5 @@ export async function createGarden(
         name: salt.name, percent: salt.percent, solubility_g_per_l: salt.solubilityGPerL, chelate: salt.chelate ?? false, caution: salt.caution ?? "",
       }), // prettier-ignore
     );
-  return { gardenId: id, salts };
+  return { gardenId: id, keeperId, salts };
 }

@@ -1,7 +1,8 @@
 import Joi from "joi";
-import { choice, measure, note, text, whole } from "../session/validation";
+import { choice, measure, note, text, version, whole } from "../session/validation";
 
 export interface GardenInput {
+  readonly version: number;
   readonly name: string;
   readonly place: string;
   readonly latitudeDeg: number;
@@ -13,6 +14,7 @@ export interface GardenInput {
 }
 
 export const gardenSchema = Joi.object<GardenInput>({
+  version,
   name: text("Name"),
   place: note("Place", 120),
   latitudeDeg: measure("Latitude", -90, 90, "°"),

@@ -3,6 +3,7 @@ import { many, type Db } from "../db/pool";
 
 export interface House {
   readonly id: number;
+  readonly version: number;
   readonly name: string;
   readonly position: number;
   readonly lengthM: number;
@@ -13,6 +14,7 @@ export interface House {
 }
 
 export interface Stand extends PlacedStand {
+  readonly version: number;
   readonly houseId: number;
   readonly poolId: number;
   readonly loopId: number | null;
@@ -22,6 +24,7 @@ export interface Stand extends PlacedStand {
 
 export interface PoolRow {
   readonly id: number;
+  readonly version: number;
   readonly name: string;
   readonly position: number;
   readonly cleaningDays: number;
@@ -31,7 +34,7 @@ export interface PoolRow {
 export function houses(db: Db, gardenId: number): Promise<House[]> {
   return many<House>(
     db,
-    `select id, name, position, length_m as "lengthM", width_m as "widthM", height_m as "heightM", cover, shade_share as "shadeShare"
+    `select id, version, name, position, length_m as "lengthM", width_m as "widthM", height_m as "heightM", cover, shade_share as "shadeShare"
        from house where garden_id = $1 order by position, id`,
     [gardenId],
   );
@@ -41,7 +44,7 @@ export function houses(db: Db, gardenId: number): Promise<House[]> {
 export function stands(db: Db, gardenId: number): Promise<Stand[]> {
   return many<Stand>(
     db,
-    `select id, house_id as "houseId", pool_id as "poolId", loop_id as "loopId", name, position,
+    `select id, version, house_id as "houseId", pool_id as "poolId", loop_id as "loopId", name, position,
             x_m as "xM", y_m as "yM", turned, spec
        from stand where garden_id = $1 order by house_id, position, id`,
     [gardenId],
@@ -52,7 +55,7 @@ export function stands(db: Db, gardenId: number): Promise<Stand[]> {
 export function pools(db: Db, gardenId: number): Promise<PoolRow[]> {
   return many<PoolRow>(
     db,
-    `select id, name, position, cleaning_days as "cleaningDays" from pool where garden_id = $1 order by position, id`,
+    `select id, version, name, position, cleaning_days as "cleaningDays" from pool where garden_id = $1 order by position, id`,
     [gardenId],
   );
 }

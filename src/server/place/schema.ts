@@ -1,9 +1,8 @@
 import Joi from "joi";
-import { choice, maybeRowId, measure, rowId, text, whole } from "../session/validation";
+import { edited, type Edited, choice, maybeRowId, measure, rowId, text, whole } from "../session/validation";
 import type { StandSpec } from "@/core/place/stand";
 
-export interface HouseInput {
-  readonly id: number | null;
+export interface HouseInput extends Edited {
   readonly name: string;
   readonly lengthM: number;
   readonly widthM: number;
@@ -13,7 +12,7 @@ export interface HouseInput {
 }
 
 export const houseSchema = Joi.object<HouseInput>({
-  id: maybeRowId("House"),
+  ...edited("House"),
   name: text("Name"),
   lengthM: measure("Length", 0.5, 500, "m"),
   widthM: measure("Width", 0.5, 500, "m"),
@@ -91,8 +90,7 @@ const trayRack = Joi.object({
   aisleM,
 });
 
-export interface StandInput {
-  readonly id: number | null;
+export interface StandInput extends Edited {
   readonly houseId: number;
   readonly poolId: number;
   readonly loopId: number | null;
@@ -104,7 +102,7 @@ export interface StandInput {
 }
 
 export const standSchema = Joi.object<StandInput>({
-  id: maybeRowId("Stand"),
+  ...edited("Stand"),
   houseId: rowId("House"),
   poolId: rowId("Pool"),
   loopId: maybeRowId("Loop"),
@@ -129,14 +127,13 @@ export const standSchema = Joi.object<StandInput>({
     }),
 });
 
-export interface PoolInput {
-  readonly id: number | null;
+export interface PoolInput extends Edited {
   readonly name: string;
   readonly cleaningDays: number;
 }
 
 export const poolSchema = Joi.object<PoolInput>({
-  id: maybeRowId("Pool"),
+  ...edited("Pool"),
   name: text("Name"),
   cleaningDays: whole("Cleaning days", 0, 60),
 });

@@ -2,12 +2,11 @@
 import { GATE, TANKS } from "@/core/round/roundItems";
 import { suspectSlip } from "@/core/units/slips";
 import { isoFromDay } from "@/core/units/day";
-import { gardenRows, workOutSeason, type Season } from "../batches/season";
+import { seasonFor } from "../batches/season";
 import { many, one, type Db } from "../db/pool";
 import { now } from "../session/clock";
-import { command, RefusedError } from "../session/command";
+import { command, RefusedError, requireRight } from "../session/command";
 import type { Session } from "../session/session";
-import { rainNormals } from "../water/queries";
 import { apply, revert, type Effect } from "./effects";
 import { effectsOf, slipEffects } from "./itemEffects";
 import {
@@ -24,8 +23,9 @@ import { roundOf } from "./today";
 import { writeEntry } from "./writeEntry";
 
 /** Ticks an item: the log is written and what it changes is changed, together. @returns the log entry, for undo */
-export const tickItem = command(tickSchema, async (db, input, who) => {
+export const tickItem = command("log", tickSchema, async (db, input, who) => {
   const { item, season } = await findItem(db, who, input.key);
+  if (isDose(item.kind)) requireRight(who, "dose");
   if (item.kind === "reading" || item.kind === "store")
     throw new RefusedError("Enter what the meter or the gauge shows.");
   const done = input.actual ?? item.figure?.value ?? null;
@@ -45,7 +45,7 @@ export const tickItem = command(tickSchema, async (db, input, who) => {
 });
 
 /** Puts an item off until tomorrow, with the reason. */
-export const skipItem = command(skipSchema, async (db, input, who) => {
+export const skipItem = command("log", skipSchema, async (db, input, who) => {
   const { item } = await findItem(db, who, input.key);
   return writeEntry(db, who, {
     kind: "skip",
@@ -61,27 +61,28 @@ export const skipItem = command(skipSchema, async (db, input, who) => {
 });
 
 /** Takes back what an entry of today did. The entry stays in the log, marked as undone. */
-export const undoEntry = command(undoSchema, async (db, { entryId }, who) => {
-  const entry = await one<{ effects: Effect[] }>(
+export const undoEntry = command("log", undoSchema, async (db, { entryId }, who) => {
+  const entry = await one<{ kind: string; effects: Effect[] }>(
     db,
     "This entry, or it was undone already: it",
     `update log_entry set undone_at = now(), undone_by = $3
       where garden_id = $1 and id = $2 and undone_at is null and corrects_id is null
-      returning coalesce(actual -> 'effects', '[]') as effects`,
+      returning kind, coalesce(actual -> 'effects', '[]') as effects`,
     [who.gardenId, entryId, who.personId],
   );
+  if (isDose(entry.kind)) requireRight(who, "dose");
   await many(db, `delete from reading where garden_id = $1 and log_id = $2`, [who.gardenId, entryId]);
   for (const effect of [...entry.effects].reverse()) await revert(db, who.gardenId, effect);
 });
 
 /** Enters a reading by hand. A likely slip of unit is asked about first; nothing is kept until it is answered. */
-export const enterReading = command(readingSchema, async (db, input, who) => {
+export const enterReading = command("log", readingSchema, async (db, input, who) => {
   if (!input.sure)
     for (const quantity of ["ecMsPerCm", "ph", "waterC"] as const) {
       const slip = suspectSlip(quantity === "ecMsPerCm" ? "ec" : quantity, input[quantity]);
       if (slip) throw new RefusedError(slip.question, quantity);
     }
-  const season = await seasonOf(db, who);
+  const season = await seasonFor(db, who);
   const loop = season.rows.loops.find((candidate) => candidate.id === input.loopId);
   if (!loop) throw new RefusedError("This tank is not there any more.");
   if (input.levelL > loop.tankL)
@@ -109,7 +110,7 @@ export const enterReading = command(readingSchema, async (db, input, who) => {
 });
 
 /** Logs that the slip of the last reading was followed, and takes its stock or salts off the shelf. */
-export const doseDone = command(undoSchema, async (db, { entryId }, who) => {
+export const doseDone = command("dose", undoSchema, async (db, { entryId }, who) => {
   const reading = await one<{
     loopId: number;
     actual: { ecMsPerCm: number; ph: number; waterC: number; levelL: number };
@@ -119,7 +120,7 @@ export const doseDone = command(undoSchema, async (db, { entryId }, who) => {
     `select loop_id as "loopId", actual from log_entry where garden_id = $1 and id = $2 and kind = 'reading' and undone_at is null`,
     [who.gardenId, entryId],
   );
-  const season = await seasonOf(db, who);
+  const season = await seasonFor(db, who);
   const slip = slipFor(season, reading.loopId, reading.actual, null);
   const loop = season.rows.loops.find((candidate) => candidate.id === reading.loopId)!;
   const doseId = await writeEntry(db, who, {
@@ -141,7 +142,7 @@ export const doseDone = command(undoSchema, async (db, { entryId }, who) => {
 });
 
 /** Enters the level of a store. */
-export const enterStore = command(storeReadingSchema, async (db, input, who) => {
+export const enterStore = command("log", storeReadingSchema, async (db, input, who) => {
   const store = await one<{ name: string; capacityL: number; storedL: number; readOn: number }>(
     db,
     "The store",
@@ -174,7 +175,7 @@ export const enterStore = command(storeReadingSchema, async (db, input, who) => 
   return entryId;
 });
 
-export const addNote = command(noteSchema, (db, input, who) =>
+export const addNote = command("log", noteSchema, (db, input, who) =>
   writeEntry(db, who, {
     ...input,
     kind: "note",
@@ -187,7 +188,7 @@ export const addNote = command(noteSchema, (db, input, who) =>
 );
 
 /** Corrects figures of an entry: the right ones stand in a new entry, the first ones stay where they are. */
-export const correctEntry = command(correctionSchema, async (db, input, who) => {
+export const correctEntry = command("log", correctionSchema, async (db, input, who) => {
   const first = await one<{
     id: number;
     day: number;
@@ -223,6 +224,11 @@ export const correctEntry = command(correctionSchema, async (db, input, who) => 
   });
 });
 
+/** What changes the water of a tank is for those who may dose, done or taken back. */
+function isDose(kind: string): boolean {
+  return ["dose", "mix", "top-up"].includes(kind);
+}
+
 async function carryOut(db: Db, who: Session, entryId: number, effects: readonly Effect[]): Promise<void> {
   const done: Effect[] = [];
   for (const effect of effects) done.push(await apply(db, who.gardenId, entryId, effect));
@@ -234,12 +240,8 @@ async function carryOut(db: Db, who: Session, entryId: number, effects: readonly
     );
 }
 
-async function seasonOf(db: Db, who: Session): Promise<Season> {
-  return workOutSeason(who, await gardenRows(db, who.gardenId), await rainNormals(db, who.gardenId));
-}
-
 async function findItem(db: Db, who: Session, key: string) {
-  const season = await seasonOf(db, who);
+  const season = await seasonFor(db, who);
   const { items } = await roundOf(db, season);
   const item = items.find((candidate) => candidate.key === key);
   if (!item)

@@ -1,7 +1,7 @@
 import type { DoseSlip } from "@/core/feed/doseSlip";
 import type { Season } from "../batches/season";
-import { pool } from "../db/pool";
 import { now } from "../session/clock";
+import { read } from "../session/read";
 import { dailyReadings, lastReadings } from "../water/queries";
 import type { LogEntry } from "./queries";
 import { slipFor, type TankFigures } from "./slip";
@@ -42,8 +42,11 @@ export async function readingView(
   const recipe = season.feeds.get(loopId)?.recipe;
   const until = now();
   const from = new Date(until.getTime() - HISTORY_DAYS * 86_400_000);
-  const days = await dailyReadings(pool(), gardenId, loopId, from, until);
-  const last = (await lastReadings(pool(), gardenId, until)).find((reading) => reading.loopId === loopId);
+  const { days, latest } = await read(async (db) => ({
+    days: await dailyReadings(db, gardenId, loopId, from, until),
+    latest: await lastReadings(db, gardenId, until),
+  }));
+  const last = latest.find((reading) => reading.loopId === loopId);
   const before = days.at(-2);
   const figures = entry?.kind === "reading" ? (entry.actual as unknown as TankFigures) : null;
   const known =

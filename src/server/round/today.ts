@@ -3,8 +3,9 @@ import { roundItems } from "@/core/round/roundItems";
 import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
 import type { Day } from "@/core/units/day";
 import { loopNeedLpd, season, type Season } from "../batches/season";
-import { pool, readAll, type Db } from "../db/pool";
+import { readAll, type Db } from "../db/pool";
 import { now } from "../session/clock";
+import { read } from "../session/read";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
 
@@ -18,7 +19,10 @@ export interface Today {
   readonly lastReadings: readonly Reading[];
 }
 
-export const todayRound = cache(async (): Promise<Today> => roundOf(pool(), await season()));
+export const todayRound = cache(async (): Promise<Today> => {
+  const worked = await season();
+  return read((db) => roundOf(db, worked));
+});
 
 /** The round of a season; commands use it inside their transaction to find the item they tick. */
 export async function roundOf(on: Db, worked: Season): Promise<Today> {

@@ -9,6 +9,9 @@ const PARTS = {
   loop: rowId("Loop"),
   again: rowId("Tank"),
   cover: rowId("Variety"),
+  batch: rowId("Batch"),
+  person: rowId("Member"),
+  before: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
   entry: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
   item: Joi.string().max(80),
   from: day("From"),
@@ -21,6 +24,9 @@ export interface ViewQuery {
   readonly loop?: number;
   readonly again?: number;
   readonly cover?: number;
+  readonly batch?: number;
+  readonly person?: number;
+  readonly before?: number;
   readonly entry?: number;
   readonly item?: string;
   readonly from?: Day;

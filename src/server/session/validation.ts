@@ -76,6 +76,18 @@ export function choice(label: string, ...values: readonly (string | number)[]): 
 export const rowId = (label: string) => whole(label, 1, 2_147_483_647);
 export const maybeRowId = (label: string) => rowId(label).allow(null);
 
+/** What a save of a row says about it: new, or changed from a version that the form was opened with. */
+export interface Edited {
+  readonly id: number | null;
+  readonly version: number | null;
+}
+const GREATEST_VERSION = 2_147_483_647;
+export const version = whole("Version", 1, GREATEST_VERSION);
+export const edited = (label: string) => ({
+  id: maybeRowId(label),
+  version: Joi.when("id", { is: null, then: Joi.valid(null).default(null), otherwise: version }),
+});
+
 /** `YYYY-MM-DD` on the wire, a Day inside. */
 export function day(label: string): Joi.Schema<Day> {
   return Joi.any()

@@ -6,11 +6,13 @@ import type { LoopInput } from "./schema";
 
 export interface Loop extends LoopInput {
   readonly id: number;
+  readonly version: number;
   readonly position: number;
 }
 
 export interface Source {
   readonly id: number;
+  readonly version: number;
   readonly name: string;
   readonly kind: "rain" | "well" | "mains" | "carried";
   readonly priority: number;
@@ -25,6 +27,7 @@ export interface Source {
 
 export interface Store {
   readonly id: number;
+  readonly version: number;
   readonly name: string;
   readonly capacityL: number;
   readonly storedL: number;
@@ -45,7 +48,7 @@ export interface Reading {
 export function loops(db: Db, gardenId: number): Promise<Loop[]> {
   return many<Loop>(
     db,
-    `select id, name, position, kind, feeding, tank_l as "tankL", working_l as "workingL", drain_share as "drainShare",
+    `select id, version, name, position, kind, feeding, tank_l as "tankL", working_l as "workingL", drain_share as "drainShare",
             pump, timer, turns, recipe_id as "recipeId", source_id as "sourceId", ratio_r as "ratioR",
             ratio_convention as "ratioConvention", injector_least_lph as "injectorLeastLph",
             injector_greatest_lph as "injectorGreatestLph", acid, coldest_c as "coldestC", read_every_days as "readEveryDays"
@@ -58,7 +61,7 @@ export function loops(db: Db, gardenId: number): Promise<Loop[]> {
 export function sources(db: Db, gardenId: number): Promise<Source[]> {
   return many<Source>(
     db,
-    `select id, name, kind, priority, flow_lph as "flowLph", hours_per_day as "hoursPerDay", allowance_lpd as "allowanceLpd",
+    `select id, version, name, kind, priority, flow_lph as "flowLph", hours_per_day as "hoursPerDay", allowance_lpd as "allowanceLpd",
             roof_area_m2 as "roofAreaM2", price_per_m3 as "pricePerM3", analysis_mg_per_l as "analysisMgPerL",
             alkalinity_mg_caco3_per_l as "alkalinityMgCaco3PerL"
        from source where garden_id = $1 order by priority, id`,
@@ -69,7 +72,7 @@ export function sources(db: Db, gardenId: number): Promise<Source[]> {
 export function stores(db: Db, gardenId: number): Promise<Store[]> {
   return many<Store>(
     db,
-    `select id, name, capacity_l as "capacityL", stored_l as "storedL", read_on as "readOn" from store where garden_id = $1 order by id`,
+    `select id, version, name, capacity_l as "capacityL", stored_l as "storedL", read_on as "readOn" from store where garden_id = $1 order by id`,
     [gardenId],
   );
 }

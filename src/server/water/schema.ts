@@ -1,7 +1,18 @@
 import Joi from "joi";
 import type { PumpPoint } from "@/core/water/pumpCurve";
 import type { TimerProgram } from "@/core/water/timer";
-import { choice, day, maybeRowId, measure, rowId, text, whole } from "../session/validation";
+import {
+  version,
+  edited,
+  type Edited,
+  choice,
+  day,
+  maybeRowId,
+  measure,
+  rowId,
+  text,
+  whole,
+} from "../session/validation";
 
 /** A pump and the pipe it pushes through. */
 export interface PumpInput {
@@ -14,8 +25,7 @@ export interface PumpInput {
   readonly fittingsK: number;
 }
 
-export interface LoopInput {
-  readonly id: number | null;
+export interface LoopInput extends Edited {
   readonly name: string;
   readonly kind: "recirculating" | "run-to-waste";
   readonly feeding: "injector" | "stocks" | "dry";
@@ -103,7 +113,7 @@ const timer = Joi.object({
 });
 
 export const loopSchema = Joi.object<LoopInput>({
-  id: maybeRowId("Loop"),
+  ...edited("Loop"),
   name: text("Name"),
   kind: choice("Kind", "recirculating", "run-to-waste"),
   feeding: choice("Feeding", "injector", "stocks", "dry"),
@@ -126,8 +136,7 @@ export const loopSchema = Joi.object<LoopInput>({
   readEveryDays: whole("Read every", 1, 60),
 });
 
-export interface SourceInput {
-  readonly id: number | null;
+export interface SourceInput extends Edited {
   readonly name: string;
   readonly kind: "rain" | "well" | "mains" | "carried";
   readonly priority: number;
@@ -141,7 +150,7 @@ export interface SourceInput {
 }
 
 export const sourceSchema = Joi.object<SourceInput>({
-  id: maybeRowId("Source"),
+  ...edited("Source"),
   name: text("Name"),
   kind: choice("Kind", "rain", "well", "mains", "carried"),
   priority: whole("Order of use", 1, 99),
@@ -159,8 +168,7 @@ export const sourceSchema = Joi.object<SourceInput>({
   alkalinityMgCaco3PerL: measure("Alkalinity", 0, 5000, "mg/L as CaCO₃"),
 });
 
-export interface StoreInput {
-  readonly id: number | null;
+export interface StoreInput extends Edited {
   readonly name: string;
   readonly capacityL: number;
   readonly storedL: number;
@@ -168,7 +176,7 @@ export interface StoreInput {
 }
 
 export const storeSchema = Joi.object<StoreInput>({
-  id: maybeRowId("Store"),
+  ...edited("Store"),
   name: text("Name"),
   capacityL: measure("Capacity", 1, 100_000_000, "L"),
   storedL: measure("In store now", 0, 100_000_000, "L")
@@ -179,6 +187,7 @@ export const storeSchema = Joi.object<StoreInput>({
 
 export interface TurnsInput {
   readonly id: number;
+  readonly version: number;
   readonly turns: number;
 }
-export const turnsSchema = Joi.object<TurnsInput>({ id: rowId("Loop"), turns: whole("Turns", 1, 50) });
+export const turnsSchema = Joi.object<TurnsInput>({ id: rowId("Loop"), version, turns: whole("Turns", 1, 50) });

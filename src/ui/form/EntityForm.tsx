@@ -1,17 +1,25 @@
 "use client";
 import type Joi from "joi";
-import { FormProvider, useForm, type FieldErrors, type FieldValues, type Resolver } from "react-hook-form";
-import type { ReactNode } from "react";
-import type { Action } from "@/server/session/result";
+import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { FormProvider, useForm, useWatch, type FieldErrors, type FieldValues, type Resolver } from "react-hook-form";
+import type { UnitPreferences } from "@/core/units/dimensions";
+import type { Action, Stale } from "@/server/session/result";
 import { fieldErrors, STRICT } from "@/server/session/validation";
 import { Button } from "../Button";
+import { draftKey, forgetDraft, readDraft, writeDraft } from "../drafts";
+import { quantityProblem } from "../QuantityInput";
+import { useUnits } from "../units";
 import { useCommand } from "../useCommand";
+import { useWho } from "../who";
+import { BothVersions } from "./BothVersions";
 import type { FieldSpec } from "./fields";
 import { FormControl } from "./FormControl";
+import { valueAt } from "./versions";
 
 export interface EntityFormProps<Value> {
   readonly schema: Joi.ObjectSchema;
   readonly fields: readonly FieldSpec[];
+  /** What stands now; when others change it, these change. */
   readonly defaults: FieldValues;
   readonly action: Action<Value>;
   readonly saved: string;
@@ -21,32 +29,79 @@ export interface EntityFormProps<Value> {
   readonly children?: ReactNode;
   /** Buttons beside the submit button. */
   readonly aside?: ReactNode;
+  /** Never kept on the device: passwords. */
+  readonly secret?: boolean;
+  readonly undo?: false;
 }
 
-/** A form from field descriptions and one Joi schema, the same that the server checks with. What is typed stays on a refusal. */
-export function EntityForm<Value>({
-  schema,
-  fields,
-  defaults,
-  action,
-  saved,
-  submit = "Save",
-  onDone,
-  children,
-  aside,
-}: EntityFormProps<Value>) {
-  const form = useForm({ defaultValues: defaults, resolver: resolverOf(schema, fields), mode: "onTouched" });
-  const { run, busy } = useCommand(action, { done: saved });
+interface Draft {
+  readonly values: FieldValues;
+  /** What stood when the typing began. */
+  readonly base: FieldValues;
+}
+
+/**
+ * A form from field descriptions and one Joi schema, the same that the server checks with. What is typed stays on a
+ * refusal, over a reload and a lost connection; when somebody else saved meanwhile, both versions stand side by side.
+ */
+export function EntityForm<Value>(props: EntityFormProps<Value>) {
+  const { schema, fields, defaults, action, saved, submit = "Save", onDone, children, aside, secret, undo } = props;
+  const units = useUnits();
+  const { personId } = useWho();
+  const key = draftKey(personId, `${saved}:${rowName(defaults)}`);
+  const form = useForm({ defaultValues: defaults, resolver: resolverOf(schema, fields, units), mode: "onTouched" });
+  const [base, setBase] = useState(defaults);
+  const [stale, setStale] = useState<Stale | null>(null);
+  const [kept, setKept] = useState(false);
+  const { run, busy } = useCommand(action, { done: saved, undo });
+  useEffect(() => {
+    const draft = secret ? null : readDraft<Draft>(key)?.value;
+    if (!draft) return;
+    form.reset(draft.values, { keepDefaultValues: true });
+    // What is kept on the device is known only after the first paint.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setBase(draft.base);
+    setKept(true);
+  }, [form, key, secret]);
+  useKeep(form.control, form.formState.isDirty && !secret, (values) => writeDraft<Draft>(key, { values, base }));
+  const startOver = () => {
+    forgetDraft(key);
+    form.reset(defaults);
+    setBase(defaults);
+    setStale(null);
+    setKept(false);
+  };
   const send = form.handleSubmit(async (values) => {
     const result = await run(values);
-    if (result.ok) return onDone?.(result.value);
+    if (result.ok) {
+      forgetDraft(key);
+      setKept(false);
+      form.reset(values, { keepValues: true });
+      return onDone?.(result.value);
+    }
+    if (result.stale) {
+      setStale(result.stale);
+      form.setValue("version", result.stale.version);
+    }
     for (const [name, message] of Object.entries(result.fields)) form.setError(name, { type: "server", message });
     form.setError("root.server", { type: "server", message: result.message });
+  });
+  useFollow(defaults, form.formState.isDirty || kept, () => {
+    form.reset(defaults);
+    setBase(defaults);
   });
   const problem = form.formState.errors.root?.server?.message;
   return (
     <FormProvider {...form}>
       <form onSubmit={send} noValidate className="grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
+        {kept && !stale && (
+          <p role="status" className="col-span-full border-l-[6px] border-feed bg-feed-pale px-3 py-2">
+            What you had typed and not saved is back.{" "}
+            <button type="button" className="min-h-8 font-bold underline" onClick={startOver}>
+              Start over
+            </button>
+          </p>
+        )}
         {fields.map((spec) => (
           <FormControl key={spec.name} spec={spec} />
         ))}
@@ -56,9 +111,10 @@ export function EntityForm<Value>({
             {problem}
           </p>
         )}
+        {stale && <BothVersions stale={stale} base={base} theirs={defaults} fields={fields} />}
         <div className="col-span-full flex flex-wrap gap-3 border-t border-rule pt-3">
           <Button look="strong" type="submit" disabled={busy}>
-            {busy ? "Saving …" : submit}
+            {busy ? "Saving …" : stale ? "Save as chosen" : submit}
           </Button>
           {aside}
         </div>
@@ -67,23 +123,50 @@ export function EntityForm<Value>({
   );
 }
 
+/** Keeps what is typed, a moment after the hand rests. */
+function useKeep(control: ReturnType<typeof useForm>["control"], typing: boolean, keep: (values: FieldValues) => void) {
+  const values = useWatch({ control });
+  const latest = useRef(keep);
+  useEffect(() => {
+    latest.current = keep;
+  });
+  useEffect(() => {
+    if (typing) latest.current(values);
+  }, [typing, values]);
+}
+
+/** A form that nobody has typed in follows what others save. */
+function useFollow(defaults: FieldValues, typed: boolean, follow: () => void) {
+  const text = useMemo(() => JSON.stringify(defaults), [defaults]);
+  const seen = useRef(text);
+  useEffect(() => {
+    if (seen.current === text) return;
+    seen.current = text;
+    if (!typed) follow();
+  });
+}
+
+/** Which row a form edits; the parts of its key are all it has in common with what others see of it. */
+function rowName(values: FieldValues): string {
+  return [values.id ?? "new", values.loopId, values.letter, values.houseId]
+    .filter((part) => part !== undefined)
+    .join("-");
+}
+
 /** Joi's answers per field; text that is no quantity keeps the reader's own message, which is nearer to what was typed. */
-function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[]): Resolver {
+function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[], units: UnitPreferences): Resolver {
   return (values) => {
     const visible = fields.filter((spec) => !spec.when || spec.when(values));
     const checked = schema.validate(values, STRICT);
     const messages = checked.error ? fieldErrors(checked.error) : {};
     for (const spec of visible) {
       const value = valueAt(values, spec.name);
-      if (spec.type === "quantity" && typeof value === "string") messages[spec.name] = value;
+      if (spec.type === "quantity" && typeof value === "string")
+        messages[spec.name] = quantityProblem(value, spec.label, spec.dimension, units)!;
     }
     if (Object.keys(messages).length === 0) return { values, errors: {} };
     return { values: {}, errors: nested(messages) };
   };
-}
-
-function valueAt(values: FieldValues, path: string): unknown {
-  return path.split(".").reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], values);
 }
 
 function nested(messages: Readonly<Record<string, string>>): FieldErrors {

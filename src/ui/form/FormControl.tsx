@@ -113,7 +113,8 @@ function Control({ spec, field, error }: ControlProps) {
                 {...aria}
                 ref={ref}
                 className="input"
-                type="text"
+                type={spec.type === "password" ? "password" : "text"}
+                autoComplete={"autoComplete" in spec ? spec.autoComplete : undefined}
                 value={(value as string) ?? ""}
                 onChange={(event) => onChange(event.target.value)}
                 onBlur={onBlur}

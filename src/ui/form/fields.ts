@@ -16,7 +16,8 @@ interface Common {
 /** What a form asks for. */
 export type FieldSpec = Common &
   (
-    | { readonly type: "text" | "note" | "switch" | "day" }
+    | { readonly type: "text" | "password"; readonly autoComplete?: string }
+    | { readonly type: "note" | "switch" | "day" }
     | { readonly type: "quantity"; readonly dimension: Dimension }
     | {
         readonly type: "choice";

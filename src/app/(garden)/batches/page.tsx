@@ -30,7 +30,8 @@ export default async function BatchesPage({
       tabs={batchTabs("season")}
     >
       <SeasonSheet
-        key={asked.cover}
+        key={`${asked.cover}-${asked.batch}`}
+        chosen={asked.batch ?? null}
         cover={rows.varieties.find(({ id }) => id === asked.cover)?.id ?? null}
         view={view}
         input={input}

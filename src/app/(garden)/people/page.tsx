@@ -1,18 +1,21 @@
 import type { Metadata } from "next";
-import { PeopleSheet } from "@/features/people/PeopleSheet";
-import { pool } from "@/server/db/pool";
-import { gardenSettings, members } from "@/server/people/queries";
-import { session } from "@/server/session/session";
+import { MembersSheet } from "@/features/people/MembersSheet";
+import { members, openInvitations } from "@/server/people/queries";
+import { read } from "@/server/session/read";
 import { Station } from "@/ui/Station";
+import { peopleTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "People" };
 
 export default async function PeoplePage() {
-  const who = await session();
-  const [people, garden] = await Promise.all([members(pool(), who.gardenId), gardenSettings(pool(), who.gardenId)]);
+  const { who, people, invitations } = await read(async (db, who) => ({
+    who,
+    people: await members(db, who.gardenId),
+    invitations: who.role === "keeper" ? await openInvitations(db, who.gardenId) : [],
+  }));
   return (
-    <Station title="People" facts={`${garden.name}${garden.place ? `, ${garden.place}` : ""}`}>
-      <PeopleSheet members={people} garden={garden} meId={who.personId} />
+    <Station title="People" facts={`${people.length} at home in ${who.gardenName}`} tabs={peopleTabs("members")}>
+      <MembersSheet members={people} invitations={invitations} meId={who.personId} />
     </Station>
   );
 }

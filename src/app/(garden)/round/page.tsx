@@ -11,6 +11,10 @@ import { PrintButton } from "@/ui/PrintButton";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "./tabs";
+import Link from "next/link";
+import { backupWords, type BackupState } from "@/features/people/backupWords";
+import { backupState } from "@/server/people/queries";
+import { read } from "@/server/session/read";
 
 export const metadata: Metadata = { title: "Round" };
 
@@ -20,6 +24,7 @@ export default async function RoundPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { items, done, season } = await todayRound();
+  const backup = await read(backupState);
   const chosen = viewQuery(await searchParams);
   const entry = done.find((candidate) => candidate.id === chosen.entry);
   const again = season.rows.loops.find((loop) => loop.id === chosen.again);
@@ -33,7 +38,7 @@ export default async function RoundPage({
   return (
     <Station
       title={dayInWords(season.plan.today, "long")}
-      facts={<RoundFacts done={done.length} items={items.length} season={season} />}
+      facts={<RoundFacts done={done.length} items={items.length} season={season} backup={backup} />}
       tabs={roundTabs("today")}
     >
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
@@ -55,10 +60,12 @@ function RoundFacts({
   items,
   done,
   season,
+  backup,
 }: {
   items: number;
   done: number;
   season: Awaited<ReturnType<typeof todayRound>>["season"];
+  backup: BackupState;
 }) {
   const store = season.rows.stores[0];
   const needLpd = season.plan.needL[season.plan.today - season.plan.from] ?? 0;
@@ -67,6 +74,10 @@ function RoundFacts({
     <>
       {items} to do, {done} done
       {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}${days}`}
+      {" · "}
+      <Link href="/people/garden" className={backup.problem ? "font-bold text-alarm underline" : ""}>
+        {backupWords(backup)}
+      </Link>
     </>
   );
 }

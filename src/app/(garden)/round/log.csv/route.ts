@@ -1,22 +1,16 @@
 import Papa from "papaparse";
 import { isoFromDay } from "@/core/units/day";
-import { pool } from "@/server/db/pool";
 import { logFilterOf } from "@/server/round/logFilter";
 import { logEntries } from "@/server/round/queries";
-import { session } from "@/server/session/session";
+import { AskedWrongly, route } from "@/server/session/route";
 
 const MOST_ROWS = 50_000;
 
 /** The log as CSV, with the filter of the sheet; figures in the inside units that their columns name. */
-export async function GET(request: Request): Promise<Response> {
-  const who = await session();
+export const GET = route("look", async ({ request, db, who }) => {
   const { filter, problem } = logFilterOf(Object.fromEntries(new URL(request.url).searchParams), who.today, MOST_ROWS);
-  if (problem)
-    return new Response(`${problem}\n`, {
-      status: 400,
-      headers: { "content-type": "text/plain; charset=utf-8" },
-    });
-  const entries = await logEntries(pool(), who.gardenId, filter);
+  if (problem) throw new AskedWrongly(problem);
+  const entries = await logEntries(db, who.gardenId, filter);
   const rows = entries.map((entry) => ({
     id: entry.id,
     at: entry.at.toISOString(),
@@ -43,4 +37,4 @@ export async function GET(request: Request): Promise<Response> {
       "content-disposition": `attachment; filename="log-${isoFromDay(filter.from)}-${isoFromDay(filter.to)}.csv"`,
     },
   });
-}
+});

@@ -1,8 +1,7 @@
 import type { Metadata } from "next";
 import { logFilterOf } from "@/server/round/logFilter";
 import { logEntries } from "@/server/round/queries";
-import { pool } from "@/server/db/pool";
-import { session } from "@/server/session/session";
+import { read } from "@/server/session/read";
 import { Log } from "@/features/round/Log";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "../tabs";
@@ -14,17 +13,18 @@ export default async function LogPage({
 }: {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
-  const who = await session();
   const asked = await searchParams;
-  const { filter, problem } = logFilterOf(asked, who.today);
-  const entries = await logEntries(pool(), who.gardenId, filter);
+  const { entries, filter, problem, today } = await read(async (db, who) => {
+    const understood = logFilterOf(asked, who.today);
+    return { ...understood, today: who.today, entries: await logEntries(db, who.gardenId, understood.filter) };
+  });
   return (
     <Station
       title="Log"
       facts={`${entries.length}${entries.length === filter.limit ? " newest" : ""} entries`}
       tabs={roundTabs("log")}
     >
-      <Log entries={entries} filter={filter} problem={problem} today={who.today} />
+      <Log entries={entries} filter={filter} problem={problem} today={today} />
     </Station>
   );
 }

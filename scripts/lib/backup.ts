@@ -1,0 +1,166 @@
+import { execFile } from "node:child_process";
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from "node:fs";
+import { basename, join } from "node:path";
+import { promisify } from "node:util";
+import pg from "pg";
+import { binaries } from "./cluster";
+import { refuseNewer } from "./migrate";
+
+const run = promisify(execFile);
+const DAY_MS = 86_400_000;
+/** Nightly ones are kept so long. */
+export const KEPT_DAYS = 14;
+const FILE = /^seed-round-\d{8}-\d{6}\.dump$/u;
+
+/**
+ * Writes the whole database into one file in PostgreSQL's own format, reads it back to check it, and only then gives it
+ * its name; older ones than a fortnight go, but never the last. What happened is noted in the database.
+ *
+ * @returns the file
+ * @throws Error in words; what was backed up before stays
+ */
+export async function backUp(ownerUrl: string, folder: string, now = new Date()): Promise<string> {
+  const stamp = now.toISOString().replaceAll(/[-:]/gu, "").replace("T", "-").slice(0, 15);
+  const file = join(folder, `seed-round-${stamp}.dump`);
+  const part = `${file}.part`;
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    await tool("pg_dump", ownerUrl, ["--format=custom", "--no-owner", "--no-privileges", `--file=${part}`, "--dbname"]);
+    await check(part);
+    flush(part);
+    renameSync(part, file);
+    await note(ownerUrl, basename(file), statSync(file).size, null);
+  } catch (error) {
+    rmSync(part, { force: true });
+    const words = `The backup failed: ${firstLine(error)}. Older backups in ${folder} are as they were.`;
+    await note(ownerUrl, basename(file), 0, words).catch(() => undefined);
+    throw new Error(words, { cause: error });
+  }
+  removeOld(folder, now);
+  return file;
+}
+
+/** Reads all of a dump; throws when it is cut off or damaged. */
+async function check(file: string): Promise<void> {
+  await run(join(binaries(), "pg_restore"), ["--file=/dev/null", file]);
+}
+
+/**
+ * Puts a backup in the place of the database. It is restored beside it and checked first; the one that stood there is
+ * kept under another name.
+ *
+ * @returns the name under which the database that stood there before is kept
+ * @throws Error in words; then the database is as it was
+ */
+export async function restore(ownerUrl: string, file: string, now = new Date()): Promise<string> {
+  if (!existsSync(file)) throw new Error(`There is no file ${file}.`);
+  await check(file).catch((error: unknown) => {
+    throw new Error(`${file} is not a whole backup: ${firstLine(error)}. Nothing was changed.`);
+  });
+  const name = new URL(ownerUrl).pathname.slice(1);
+  const stamp = now.toISOString().replaceAll(/\D/gu, "").slice(0, 14);
+  const beside = `${name}_restoring`;
+  const before = `${name}_before_${stamp}`;
+  const server = at(ownerUrl, "postgres");
+  await sql(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
+  await sql(server, `create database ${pg.escapeIdentifier(beside)}`);
+  try {
+    await tool("pg_restore", at(ownerUrl, beside), [
+      "--no-owner",
+      "--no-privileges",
+      "--exit-on-error",
+      file,
+      "--dbname",
+    ]);
+    await refuseNewer(at(ownerUrl, beside));
+    // What a running application has worked out holds for a revision: none of the old ones may come again.
+    await sql(at(ownerUrl, beside), "update revision set count = count + extract(epoch from now())::bigint");
+  } catch (error) {
+    await sql(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
+    throw new Error(`The backup could not be restored: ${firstLine(error)}. Nothing was changed.`, { cause: error });
+  }
+  await sql(server, `select pg_terminate_backend(pid) from pg_stat_activity where datname = ${pg.escapeLiteral(name)}`);
+  await sql(server, `alter database ${pg.escapeIdentifier(name)} rename to ${pg.escapeIdentifier(before)}`);
+  await sql(server, `alter database ${pg.escapeIdentifier(beside)} rename to ${pg.escapeIdentifier(name)}`);
+  return before;
+}
+
+/** Whether a day has passed since the last backup that worked. A clock that was set back does not put it off for ever. */
+export async function backupDue(ownerUrl: string, now = new Date()): Promise<boolean> {
+  const rows = await sql<{ at: Date }>(
+    ownerUrl,
+    "select at from backup_run where problem is null order by id desc limit 1",
+  );
+  const age = rows[0] ? now.getTime() - rows[0].at.getTime() : Infinity;
+  return age >= DAY_MS || age < -DAY_MS / 24;
+}
+
+function removeOld(folder: string, now: Date): void {
+  const files = readdirSync(folder)
+    .filter((name) => FILE.test(name))
+    .sort();
+  for (const name of files.slice(0, -1)) {
+    const path = join(folder, name);
+    if (now.getTime() - statSync(path).mtimeMs > KEPT_DAYS * DAY_MS) rmSync(path);
+  }
+}
+
+/** The password goes by the environment: arguments of a program can be read by everybody on the machine. */
+async function tool(program: string, url: string, args: readonly string[]): Promise<void> {
+  const parsed = new URL(url);
+  const env = { ...process.env, PGPASSWORD: decodeURIComponent(parsed.password) };
+  parsed.password = "";
+  await run(join(binaries(), program), [...args, parsed.toString()], { env, maxBuffer: 10_000_000 });
+}
+
+async function note(ownerUrl: string, file: string, bytes: number, problem: string | null): Promise<void> {
+  await sql(ownerUrl, "insert into backup_run (file, bytes, problem) values ($1, $2, $3)", [file, bytes, problem]);
+}
+
+async function sql<Row extends pg.QueryResultRow>(url: string, text: string, values: unknown[] = []): Promise<Row[]> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  return client.query<Row>(text, values).then(
+    async ({ rows }) => {
+      await client.end();
+      return rows;
+    },
+    async (error: unknown) => {
+      await client.end().catch(() => undefined);
+      throw error;
+    },
+  );
+}
+
+function at(url: string, database: string): string {
+  const parsed = new URL(url);
+  parsed.pathname = `/${database}`;
+  return parsed.toString();
+}
+
+function flush(path: string): void {
+  const descriptor = openSync(path, "r+");
+  try {
+    fsyncSync(descriptor);
+  } finally {
+    closeSync(descriptor);
+  }
+}
+
+function firstLine(error: unknown): string {
+  const { stderr, message } = error as { stderr?: string; message: string };
+  return (stderr?.trim() || message)
+    .split("\n")[0]!
+    .replace(/^pg_\w+: (error: )?/u, "")
+    .replace(/\.$/u, "");
+}

@@ -1,0 +1,13 @@
+import { seasonFor } from "@/server/batches/season";
+import { things } from "@/server/find/things";
+import { members } from "@/server/people/queries";
+import { roundOf } from "@/server/round/today";
+import { route } from "@/server/session/route";
+
+/** Everything in the garden that has a name, for the palette. */
+export const GET = route("look", async ({ db, who }) => {
+  const season = await seasonFor(db, who);
+  const { items } = await roundOf(db, season);
+  const found = things(season, items, await members(db, who.gardenId));
+  return Response.json(found, { headers: { "cache-control": "no-store" } });
+});

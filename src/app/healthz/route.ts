@@ -1,0 +1,4 @@
+/** Whether this process answers. */
+export function GET(): Response {
+  return Response.json({ ok: true });
+}

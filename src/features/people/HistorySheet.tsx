@@ -1,0 +1,169 @@
+"use client";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { dayInWords } from "@/core/units/day";
+import { quantityText } from "@/core/units/format";
+import { undoAct } from "@/server/history/actions";
+import type { ActView, ChangeView } from "@/server/history/view";
+import type { Told } from "@/server/history/words";
+import type { ViewQuery } from "@/server/session/query";
+import { Button, buttonClass } from "@/ui/Button";
+import { Empty } from "@/ui/Empty";
+import { useUnits } from "@/ui/units";
+import { useCommand } from "@/ui/useCommand";
+import { useMay } from "@/ui/who";
+
+interface Named {
+  readonly id: number;
+  readonly name: string;
+}
+
+export interface HistorySheetProps {
+  readonly view: { readonly acts: readonly ActView[]; readonly next: number | null };
+  readonly asked: ViewQuery;
+  readonly people: readonly Named[];
+  readonly houses: readonly Named[];
+  readonly stands: readonly Named[];
+  readonly loops: readonly Named[];
+}
+
+/** Who changed what, what stood there before, and the way back. */
+export function HistorySheet({ view, asked, people, houses, stands, loops }: HistorySheetProps) {
+  const router = useRouter();
+  const show = (part: string, value: string) => {
+    const params = new URLSearchParams();
+    if (asked.person && part !== "person") params.set("person", String(asked.person));
+    if (part === "person" && value) params.set("person", value);
+    else if (part !== "person" && value) params.set(...(value.split(":") as [string, string]));
+    router.push(`/people/history?${params}`, { scroll: false });
+  };
+  const place = asked.house ? `house:${asked.house}` : asked.stand ? `stand:${asked.stand}` : asked.loop ? `loop:${asked.loop}` : ""; // prettier-ignore
+  return (
+    <>
+      <div className="no-print flex flex-wrap items-end gap-3">
+        <Choice label="By" value={String(asked.person ?? "")} onChange={(value) => show("person", value)}>
+          <option value="">everybody</option>
+          {people.map((person) => (
+            <option key={person.id} value={person.id}>
+              {person.name}
+            </option>
+          ))}
+        </Choice>
+        <Choice label="Where" value={place} onChange={(value) => show("place", value)}>
+          <option value="">everywhere</option>
+          {[
+            ["house", houses],
+            ["stand", stands],
+            ["loop", loops],
+          ].map(([kind, list]) =>
+            (list as readonly Named[]).map((row) => (
+              <option key={`${kind as string}${row.id}`} value={`${kind as string}:${row.id}`}>
+                {row.name}
+                {kind === "loop" && " loop"}
+              </option>
+            )),
+          )}
+        </Choice>
+        {asked.batch && (
+          <Link className={buttonClass("quiet")} href="/people/history">
+            One batch only; show all
+          </Link>
+        )}
+      </div>
+      {view.acts.length === 0 ? (
+        <Empty
+          title="Nothing was changed here yet"
+          example="Whenever somebody moves a batch, changes a recipe or an order, it stands here with who, when, and what stood there before; most of it can be taken back."
+        />
+      ) : (
+        <ol className="mt-2">
+          {view.acts.map((act, index) => (
+            <li key={act.act}>
+              {dayOf(act) !== (view.acts[index - 1] && dayOf(view.acts[index - 1]!)) && (
+                <h2 className="mt-5 border-b-2 border-ink pb-1 text-xl">{dayInWords(dayOf(act), "long")}</h2>
+              )}
+              <ActRow act={act} />
+            </li>
+          ))}
+        </ol>
+      )}
+      {view.next !== null && (
+        <Link className={`${buttonClass()} mt-4`} href={`/people/history?before=${view.next}`}>
+          Older
+        </Link>
+      )}
+    </>
+  );
+}
+
+function Choice({
+  label,
+  value,
+  onChange,
+  children,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <label className="text-sm font-bold">
+      {label}
+      <select className="input" value={value} onChange={(event) => onChange(event.target.value)}>
+        {children}
+      </select>
+    </label>
+  );
+}
+
+const dayOf = (act: ActView) => Math.floor(new Date(act.at).getTime() / 86_400_000);
+
+function ActRow({ act }: { act: ActView }) {
+  const mayPlan = useMay("plan");
+  const { run, busy } = useCommand(undoAct, { done: "Taken back", undo: false });
+  const at = new Date(act.at).toISOString();
+  return (
+    <div
+      className={`grid grid-cols-[3.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[3.5rem_8rem_1fr_auto] ${act.undone ? "text-soft" : ""}`}
+    >
+      <time dateTime={at}>{at.slice(11, 16)}</time>
+      <span className="max-sm:col-start-2">{act.personName ?? "set up"}</span>
+      <ul className="min-w-0 max-sm:col-start-2">
+        {act.changes.map((change) => (
+          <ChangeRow key={change.id} change={change} undone={act.undone} />
+        ))}
+        {act.more > 0 && <li className="text-soft">and {act.more} more</li>}
+        {act.undone && <li className="text-sm">taken back</li>}
+        {act.undoes && <li className="text-sm text-soft">took a change back</li>}
+      </ul>
+      {act.canUndo && mayPlan && (
+        <Button
+          look="quiet"
+          className="no-print !text-base max-sm:col-start-2 max-sm:justify-self-start"
+          disabled={busy}
+          aria-label={`Take back: ${act.changes[0]?.does} ${act.changes[0]?.title}`}
+          onClick={() => void run({ act: act.act })}
+        >
+          Take back
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function ChangeRow({ change, undone }: { change: ChangeView; undone: boolean }) {
+  const units = useUnits();
+  const words = (told: Told | null) =>
+    told === null ? "nothing" : typeof told === "string" ? told : quantityText(told.value, told.dimension, units);
+  return (
+    <li className={undone ? "line-through" : ""}>
+      <span className="text-soft">{change.does}</span> <b>{change.title}</b>
+      {change.parts.map((part) => (
+        <span key={part.label} className="ml-3 inline-block">
+          {part.label} <s className="text-soft">{words(part.before)}</s> {words(part.after)}
+        </span>
+      ))}
+    </li>
+  );
+}

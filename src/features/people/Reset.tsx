@@ -1,0 +1,33 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { resetPassword } from "@/server/people/doorActions";
+import { resetSchema } from "@/server/people/doorSchema";
+import { EntityForm } from "@/ui/form/EntityForm";
+import { ACCOUNT_FIELDS } from "./accountFields";
+
+/** A new password with a keeper's link. */
+export function Reset({ keyInHand, opens }: { keyInHand: string; opens: boolean }) {
+  const router = useRouter();
+  if (!opens)
+    return (
+      <>
+        <h1 className="text-4xl">This link opens nothing</h1>
+        <p className="mt-3">It was used or is older than a day. Ask a keeper for a new one.</p>
+      </>
+    );
+  return (
+    <>
+      <h1 className="mb-5 text-4xl">A new password</h1>
+      <EntityForm
+        schema={resetSchema}
+        fields={ACCOUNT_FIELDS.filter(({ name }) => name === "password")}
+        defaults={{ key: keyInHand, password: "" }}
+        action={resetPassword}
+        saved=""
+        submit="Set it and sign in"
+        secret
+        onDone={() => router.push("/round")}
+      />
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { ROLE_WORDS, type Role } from "@/core/people/rights";
+import { signIn, signOut } from "@/server/people/doorActions";
+import { signInSchema } from "@/server/people/doorSchema";
+import type { DemoAccount } from "@/server/people/queries";
+import { Button } from "@/ui/Button";
+import { EntityForm } from "@/ui/form/EntityForm";
+import type { FieldSpec } from "@/ui/form/fields";
+
+const FIELDS: readonly FieldSpec[] = [
+  { name: "signInName", label: "Sign-in name", type: "text", wide: true, autoComplete: "username" },
+  { name: "password", label: "Password", type: "password", wide: true, autoComplete: "current-password" },
+];
+
+/** The door. The demo garden's people stand beside it, with the word that lets them in. */
+export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; to: string; homeless: boolean }) {
+  const router = useRouter();
+  const [filled, setFilled] = useState({ signInName: "", password: "" });
+  return (
+    <>
+      <h1 className="text-4xl">Sign in</h1>
+      {homeless && (
+        <div className="my-4 border-l-[6px] border-feed bg-feed-pale px-3 py-2">
+          <p>You are signed in, but at home in no garden now. Ask a keeper for an invitation.</p>
+          <Button
+            look="quiet"
+            onClick={async () => {
+              await signOut({});
+              router.refresh();
+            }}
+          >
+            Sign out
+          </Button>
+        </div>
+      )}
+      <div className="mt-5">
+        <EntityForm
+          key={filled.signInName}
+          schema={signInSchema}
+          fields={FIELDS}
+          defaults={filled}
+          action={signIn}
+          saved=""
+          submit="Sign in"
+          secret
+          onDone={() => router.push(to)}
+        />
+      </div>
+      {demo.length > 0 && (
+        <section className="mt-10">
+          <h2 className="border-b-2 border-ink pb-1 text-2xl">The demo garden’s people</h2>
+          <ul>
+            {demo.map((account) => (
+              <li key={account.signInName} className="border-b border-rule">
+                <button
+                  type="button"
+                  className="flex min-h-12 w-full items-baseline justify-between gap-3 py-1 text-left"
+                  onClick={() => setFilled({ signInName: account.signInName, password: account.password })}
+                >
+                  <span className="sign text-xl">{account.name}</span>
+                  <span className="text-soft">
+                    {account.role} · {ROLE_WORDS[account.role as Role]}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <p className="mt-2 text-sm text-soft">
+            Choose one, then sign in. Their password is {demo[0]!.password}; nobody’s real garden is behind this door.
+          </p>
+        </section>
+      )}
+      <p className="mt-8 text-sm text-soft">
+        No account yet? A keeper of your garden makes you a link. Password forgotten? A keeper makes one for that too.
+      </p>
+    </>
+  );
+}

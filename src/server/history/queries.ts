@@ -1,0 +1,62 @@
+import { many, type Db } from "../db/pool";
+
+type Row = Readonly<Record<string, unknown>>;
+
+/** One row changed. */
+export interface Change {
+  readonly id: number;
+  readonly act: string;
+  readonly undoes: string | null;
+  readonly at: Date;
+  readonly personName: string | null;
+  readonly table: string;
+  readonly key: Row;
+  readonly before: Row | null;
+  readonly after: Row | null;
+  /** Whether a later act took this one back. */
+  readonly undone: boolean;
+}
+
+export interface ChangeFilter {
+  readonly personId: number | null;
+  readonly batchId: number | null;
+  readonly houseId: number | null;
+  readonly standId: number | null;
+  readonly loopId: number | null;
+  readonly before: number | null;
+  readonly limit: number;
+}
+
+const CHANGE = `change.id, change.act, change.undoes, change.at, person.name as "personName", table_name as "table", row_key as key,
+  change.before, change.after, exists (select 1 from change later where later.garden_id = $1 and later.undoes = change.act) as undone`;
+
+/** What was changed, the newest first; all of it, or what touches a person, a batch, a house, a stand or a loop. */
+export function changes(db: Db, gardenId: number, filter: ChangeFilter): Promise<Change[]> {
+  return many<Change & Record<string, unknown>>(
+    db,
+    `select ${CHANGE}
+       from change left join person on person.id = change.person_id
+            cross join lateral (select coalesce(change.after, change.before) as it) row
+      where change.garden_id = $1
+        and ($2::integer is null or change.person_id = $2)
+        and ($3::integer is null or (table_name = 'batch' and it -> 'id' = to_jsonb($3)) or it -> 'batch_id' = to_jsonb($3))
+        and ($4::integer is null or (table_name = 'house' and it -> 'id' = to_jsonb($4)) or it -> 'house_id' = to_jsonb($4))
+        and ($5::integer is null or (table_name = 'stand' and it -> 'id' = to_jsonb($5)))
+        and ($6::integer is null or (table_name = 'loop' and it -> 'id' = to_jsonb($6)) or it -> 'loop_id' = to_jsonb($6))
+        and ($7::bigint is null or change.id < $7)
+      order by change.at desc, change.id desc limit $8`,
+    [
+      gardenId, filter.personId, filter.batchId, filter.houseId, filter.standId, filter.loopId, filter.before, filter.limit,
+    ], // prettier-ignore
+  );
+}
+
+/** All changes of one act, the latest first: the order in which they are taken back. */
+export function changesOfAct(db: Db, gardenId: number, act: string): Promise<Change[]> {
+  return many<Change & Record<string, unknown>>(
+    db,
+    `select ${CHANGE} from change left join person on person.id = change.person_id
+      where change.garden_id = $1 and change.act = $2 order by change.id desc`,
+    [gardenId, act],
+  );
+}

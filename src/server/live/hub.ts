@@ -1,0 +1,63 @@
+import pg from "pg";
+import { log } from "../session/log";
+
+type Listener = () => void;
+
+/** One connection that listens for what changes in all gardens, and tells the screens of each. */
+interface Hub {
+  readonly byGarden: Map<number, Set<Listener>>;
+  closed: boolean;
+  client: pg.Client | null;
+}
+
+const CHANNEL = "seed_round_change";
+const FIRST_PAUSE_MS = 250;
+const LONGEST_PAUSE_MS = 5000;
+
+const kept = globalThis as { seedRoundHub?: Hub };
+
+/** Calls back after each change of a garden, until the returned function is called. */
+export function listen(gardenId: number, listener: Listener): () => void {
+  const hub = (kept.seedRoundHub ??= open());
+  const listeners = hub.byGarden.get(gardenId) ?? new Set();
+  hub.byGarden.set(gardenId, listeners.add(listener));
+  return () => {
+    listeners.delete(listener);
+    if (listeners.size === 0 && hub.byGarden.get(gardenId) === listeners) hub.byGarden.delete(gardenId);
+  };
+}
+
+function open(): Hub {
+  const hub: Hub = { byGarden: new Map(), closed: false, client: null };
+  void keepListening(hub);
+  return hub;
+}
+
+/** Listens, and begins again when the connection breaks. What was missed meanwhile every screen asks for itself. */
+async function keepListening(hub: Hub): Promise<void> {
+  let pauseMs = FIRST_PAUSE_MS;
+  while (!hub.closed) {
+    const client = new pg.Client({ connectionString: process.env.DATABASE_URL, keepAlive: true });
+    const ended = new Promise<void>((resolve) => {
+      client.once("end", resolve);
+      client.once("error", () => resolve());
+    });
+    try {
+      await client.connect();
+      hub.client = client;
+      client.on("notification", ({ payload }) => {
+        for (const listener of hub.byGarden.get(Number(payload)) ?? []) listener();
+      });
+      await client.query(`listen ${CHANNEL}`);
+      pauseMs = FIRST_PAUSE_MS;
+      for (const listeners of hub.byGarden.values()) for (const listener of listeners) listener();
+      await ended;
+    } catch (error) {
+      log.warn({ error }, "listening for changes failed");
+    }
+    hub.client = null;
+    await client.end().catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, pauseMs).unref());
+    pauseMs = Math.min(LONGEST_PAUSE_MS, pauseMs * 2);
+  }
+}
