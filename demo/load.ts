@@ -75,10 +75,18 @@ async function datePastChanges(db: Db, gardenId: number) {
   await many(db, "delete from change where garden_id = $1 and table_name = 'batch' and before is not null", [gardenId]);
   await many(
     db,
-    `update change set person_id = ${keeper}, act = md5(after ->> 'variety_id' || date_trunc('week', (after ->> 'sow_day')::date))::uuid,
-            at = least((after ->> 'sow_day')::date - 21, $2::date) + interval '18 hours'
+    `update change set person_id = ${keeper}, act = md5(after ->> 'variety_id' || least(date_trunc('week', (after ->> 'sow_day')::date)::date - 21, $2::date))::uuid,
+            at = least(date_trunc('week', (after ->> 'sow_day')::date)::date - 21, $2::date) + interval '18 hours'
       where garden_id = $1 and table_name = 'batch'`,
     [gardenId, isoFromDay(today(place.garden.timeZone) - 1)],
+  );
+  // Numbered in the order of their time, as they would have come.
+  const columns = "garden_id, person_id, at, act, undoes, table_name, row_key, before, after";
+  await many(
+    db,
+    `with old as (delete from change where garden_id = $1 returning *)
+     insert into change (${columns}) select ${columns} from old order by at, id`,
+    [gardenId],
   );
 }
 

@@ -149,8 +149,8 @@ begin
   if old_row - 'version' = new_row - 'version' then return null; end if;
   -- A garden that goes takes its memory along.
   if tg_op = 'DELETE' and not exists (select from garden where id = own_garden) then return null; end if;
-  insert into change (garden_id, person_id, act, undoes, table_name, row_key, before, after)
-  values (own_garden, nullif(current_setting('seed_round.person', true), '')::integer,
+  insert into change (garden_id, at, person_id, act, undoes, table_name, row_key, before, after)
+  values (own_garden, coalesce(nullif(current_setting('seed_round.at', true), '')::timestamptz, now()), nullif(current_setting('seed_round.person', true), '')::integer,
           coalesce(nullif(current_setting('seed_round.act', true), '')::uuid, gen_random_uuid()),
           nullif(current_setting('seed_round.undoes', true), '')::uuid, tg_table_name, key, old_row, new_row);
   if current_setting('seed_round.counted', true) is distinct from pg_current_xact_id()::text || ':' || own_garden then

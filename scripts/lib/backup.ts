@@ -14,7 +14,7 @@ import { basename, join } from "node:path";
 import { promisify } from "node:util";
 import pg from "pg";
 import { binaries } from "./cluster";
-import { refuseNewer } from "./migrate";
+import { refuseNewer } from "./schema";
 
 const run = promisify(execFile);
 const DAY_MS = 86_400_000;

@@ -30,7 +30,7 @@ export function PipeNav({ stations }: { stations: readonly NavStation[] }) {
         {stations.map((station) => {
           const here = path === station.href || path.startsWith(`${station.href}/`);
           return (
-            <li key={station.href} className="relative min-w-0 flex-1 md:mb-8">
+            <li key={station.href} className="relative min-w-0 flex-1 md:mb-[clamp(0.75rem,3.4vh,2rem)]">
               <Link
                 href={station.href}
                 aria-current={here ? "page" : undefined}

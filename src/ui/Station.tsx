@@ -22,7 +22,7 @@ export function Station({
   return (
     <>
       <header className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b-2 border-ink px-4 pt-4 md:px-6 md:pt-6">
-        <h1 className="pb-2 text-4xl">{title}</h1>
+        <h1 className="pb-2 text-4xl max-md:basis-full max-md:pr-32">{title}</h1>
         <div className="min-w-0 flex-1 basis-60 pb-3 text-soft">{facts}</div>
         {tabs.length > 0 && (
           <nav aria-label={`Sheets of ${title}`} className="no-print flex flex-wrap gap-1">

@@ -1,14 +1,17 @@
 "use client";
 import { createContext, useContext, type ReactNode } from "react";
+import { dayFromIso, type Day } from "@/core/units/day";
 import { may, type Right, type Role } from "@/core/people/rights";
 
 /** Whoever looks at the page, as far as the page has to know. */
 export interface WhoLooks {
   readonly personId: number;
   readonly role: Role;
+  /** Days and hours are the garden's, wherever the screen is. */
+  readonly timeZone: string;
 }
 
-const Who = createContext<WhoLooks>({ personId: 0, role: "viewer" });
+const Who = createContext<WhoLooks>({ personId: 0, role: "viewer", timeZone: "UTC" });
 
 export function WhoProvider({ who, children }: { who: WhoLooks; children: ReactNode }) {
   return <Who.Provider value={who}>{children}</Who.Provider>;
@@ -16,6 +19,16 @@ export function WhoProvider({ who, children }: { who: WhoLooks; children: ReactN
 
 export function useWho(): WhoLooks {
   return useContext(Who);
+}
+
+/** An instant as the garden's clock shows it. */
+export function useClock(): { day: (at: Date | string) => Day; time: (at: Date | string) => string } {
+  const { timeZone } = useContext(Who);
+  return {
+    day: (at) => dayFromIso(new Intl.DateTimeFormat("en-CA", { timeZone, dateStyle: "short" }).format(new Date(at))),
+    time: (at) =>
+      new Intl.DateTimeFormat("en-GB", { timeZone, hour: "2-digit", minute: "2-digit" }).format(new Date(at)),
+  };
 }
 
 /** Whether whoever looks has a right. What they may not do is not offered; the server refuses it all the same. */

@@ -37,7 +37,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
   );
   return (
     <UnitsProvider units={who.units}>
-      <WhoProvider who={{ personId: who.personId, role: who.role }}>
+      <WhoProvider who={{ personId: who.personId, role: who.role, timeZone: who.timeZone }}>
         <a href="#sheet" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
           To the sheet
         </a>

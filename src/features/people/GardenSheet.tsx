@@ -3,7 +3,7 @@ import { saveGarden } from "@/server/people/actions";
 import { gardenSchema, type GardenInput } from "@/server/people/schema";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
-import { useMay } from "@/ui/who";
+import { useMay, useWho } from "@/ui/who";
 import { backupWords, type BackupState } from "./backupWords";
 
 const FIELDS: readonly FieldSpec[] = [
@@ -20,6 +20,7 @@ const FIELDS: readonly FieldSpec[] = [
 /** How the garden likes its figures, and when it was last backed up. */
 export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: BackupState }) {
   const mayKeep = useMay("keep");
+  const { timeZone } = useWho();
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section>
@@ -41,7 +42,7 @@ export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: B
       </section>
       <section>
         <h2 className="mb-3 border-b-2 border-ink pb-1 text-2xl">Backup</h2>
-        <p className={backup.problem ? "font-bold text-alarm" : ""}>{backupWords(backup)}</p>
+        <p className={backup.problem ? "font-bold text-alarm" : ""}>{backupWords(backup, timeZone)}</p>
         {backup.problem && <p className="mt-2">{backup.problem}</p>}
         <p className="mt-2 text-soft">
           A copy of everything is made and checked each night while Seed Round runs, and kept for 14 days in the data

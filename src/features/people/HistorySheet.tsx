@@ -11,7 +11,7 @@ import { Button, buttonClass } from "@/ui/Button";
 import { Empty } from "@/ui/Empty";
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
-import { useMay } from "@/ui/who";
+import { useClock, useMay } from "@/ui/who";
 
 interface Named {
   readonly id: number;
@@ -30,6 +30,8 @@ export interface HistorySheetProps {
 /** Who changed what, what stood there before, and the way back. */
 export function HistorySheet({ view, asked, people, houses, stands, loops }: HistorySheetProps) {
   const router = useRouter();
+  const { day } = useClock();
+  const dayOf = (act: ActView) => day(act.at);
   const show = (part: string, value: string) => {
     const params = new URLSearchParams();
     if (asked.person && part !== "person") params.set("person", String(asked.person));
@@ -117,17 +119,15 @@ function Choice({
   );
 }
 
-const dayOf = (act: ActView) => Math.floor(new Date(act.at).getTime() / 86_400_000);
-
 function ActRow({ act }: { act: ActView }) {
   const mayPlan = useMay("plan");
   const { run, busy } = useCommand(undoAct, { done: "Taken back", undo: false });
-  const at = new Date(act.at).toISOString();
+  const { time } = useClock();
   return (
     <div
       className={`grid grid-cols-[3.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[3.5rem_8rem_1fr_auto] ${act.undone ? "text-soft" : ""}`}
     >
-      <time dateTime={at}>{at.slice(11, 16)}</time>
+      <time dateTime={new Date(act.at).toISOString()}>{time(act.at)}</time>
       <span className="max-sm:col-start-2">{act.personName ?? "set up"}</span>
       <ul className="min-w-0 max-sm:col-start-2">
         {act.changes.map((change) => (

@@ -8,7 +8,7 @@ import { useOpened } from "@/ui/drafts";
 import { Drawer } from "@/ui/Drawer";
 import { RemoveButton } from "@/ui/RemoveButton";
 import { useCommand } from "@/ui/useCommand";
-import { useMay } from "@/ui/who";
+import { useClock, useMay } from "@/ui/who";
 import { Invite } from "./Invite";
 import { LinkInHand, useLink } from "./LinkInHand";
 
@@ -82,14 +82,14 @@ export function MembersSheet({
 }
 
 function InvitationRow({ invitation }: { invitation: OpenInvitation }) {
+  const { day } = useClock();
   const { run, busy } = useCommand(withdrawInvitation, { done: "Invitation withdrawn", undo: false });
   return (
     <li className="flex items-center justify-between gap-4 border-b border-rule py-1.5">
       <span>
         as {invitation.role}{" "}
         <span className="text-soft">
-          · by {invitation.madeBy}, good until{" "}
-          {dayInWords(Math.floor(new Date(invitation.expiresAt).getTime() / 86_400_000))}
+          · by {invitation.madeBy}, good until {dayInWords(day(invitation.expiresAt))}
         </span>
       </span>
       <Button look="quiet" className="!text-base" disabled={busy} onClick={() => void run({ id: invitation.id })}>

@@ -12,6 +12,7 @@ import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { useCommand } from "@/ui/useCommand";
 import { NEW_GARDEN_FIELDS, newGardenDefaults } from "./accountFields";
+import { useClock } from "@/ui/who";
 
 const PASSWORD_FIELDS: readonly FieldSpec[] = [
   { name: "old", label: "Old password", type: "password", wide: true, autoComplete: "current-password" },
@@ -96,15 +97,13 @@ export function YouSheet({ signInName, sessions, presentId, gardens, gardenId }:
 
 function SessionRow({ session, present }: { session: OpenSession; present: boolean }) {
   const { run, busy } = useCommand(endSession, { done: "Signed out there", undo: false });
-  const seen = new Date(session.lastSeenAt);
+  const { day, time } = useClock();
   return (
     <li className="flex items-center justify-between gap-4 border-b border-rule py-1.5">
       <span>
         <span className="sign text-xl">a {session.device}</span> <span className="text-soft">at {session.address}</span>
         <span className="block text-sm text-soft">
-          {present
-            ? "this one"
-            : `last seen ${dayInWords(Math.floor(seen.getTime() / 86_400_000))}, ${seen.toISOString().slice(11, 16)}`}
+          {present ? "this one" : `last seen ${dayInWords(day(session.lastSeenAt))}, ${time(session.lastSeenAt)}`}
         </span>
       </span>
       {!present && (

@@ -15,7 +15,7 @@ import { useUnits } from "@/ui/units";
 import { CorrectionForm } from "./CorrectionForm";
 import { NoteForm } from "./NoteForm";
 import { useOpened } from "@/ui/drafts";
-import { Only, useMay } from "@/ui/who";
+import { Only, useClock, useMay } from "@/ui/who";
 
 const FIGURES: Readonly<Record<string, { readonly label: string; readonly dimension: Dimension }>> = {
   ecMsPerCm: { label: "EC", dimension: "ec" },
@@ -106,6 +106,7 @@ function EntryRow({
   onCorrect: () => void;
 }) {
   const units = useUnits();
+  const { time } = useClock();
   const mayLog = useMay("log");
   const figures = figuresOf(entry);
   const text = (value: number, dimension: Dimension, label: string, name: string) =>
@@ -114,7 +115,7 @@ function EntryRow({
     <div
       className={`grid grid-cols-[3.5rem_1fr] gap-x-3 border-b border-rule py-2 sm:grid-cols-[3.5rem_5rem_1fr_auto] ${entry.undoneAt ? "text-soft line-through" : ""}`}
     >
-      <time dateTime={new Date(entry.at).toISOString()}>{new Date(entry.at).toISOString().slice(11, 16)}</time>
+      <time dateTime={new Date(entry.at).toISOString()}>{time(entry.at)}</time>
       <span className="sign text-base text-water max-sm:hidden">{entry.kind}</span>
       <div className="min-w-0">
         <p>

@@ -1,7 +1,7 @@
 "use server";
 import { stockConflict } from "@/core/feed/stocks";
 import { isoFromDay } from "@/core/units/day";
-import { many } from "../db/pool";
+import { many, one } from "../db/pool";
 import { refuseStale, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import { salts } from "./queries";
@@ -66,11 +66,11 @@ export const saveStockTank = command("dose", stockTankSchema, async (db, tank, w
     { garden_id: who.gardenId, loop_id: tank.loopId, letter: tank.letter },
     tank.version,
   );
-  await many(
+  await one(
     db,
-    `insert into stock_tank (garden_id, loop_id, letter, volume_l, left_l, read_on) values ($1, $2, $3, $4, $5, $6::date)
-     on conflict (loop_id, letter) do update set volume_l = excluded.volume_l, left_l = excluded.left_l, read_on = excluded.read_on
-      where stock_tank.garden_id = excluded.garden_id`,
+    "This stock tank",
+    `update stock_tank set volume_l = $4, left_l = $5, read_on = $6::date
+      where garden_id = $1 and loop_id = $2 and letter = $3 returning letter`,
     [who.gardenId, tank.loopId, tank.letter, tank.volumeL, tank.leftL, isoFromDay(tank.readOn)],
   );
 });

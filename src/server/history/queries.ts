@@ -44,19 +44,19 @@ export function changes(db: Db, gardenId: number, filter: ChangeFilter): Promise
         and ($5::integer is null or (table_name = 'stand' and it -> 'id' = to_jsonb($5)))
         and ($6::integer is null or (table_name = 'loop' and it -> 'id' = to_jsonb($6)) or it -> 'loop_id' = to_jsonb($6))
         and ($7::bigint is null or change.id < $7)
-      order by change.at desc, change.id desc limit $8`,
+      order by change.id desc limit $8`,
     [
       gardenId, filter.personId, filter.batchId, filter.houseId, filter.standId, filter.loopId, filter.before, filter.limit,
     ], // prettier-ignore
   );
 }
 
-/** All changes of one act, the latest first: the order in which they are taken back. */
+/** All changes of one act. */
 export function changesOfAct(db: Db, gardenId: number, act: string): Promise<Change[]> {
   return many<Change & Record<string, unknown>>(
     db,
     `select ${CHANGE} from change left join person on person.id = change.person_id
-      where change.garden_id = $1 and change.act = $2 order by change.id desc`,
+      where change.garden_id = $1 and change.act = $2 order by change.id`,
     [gardenId, act],
   );
 }

@@ -2,7 +2,7 @@ import type { GardenRows } from "../batches/season";
 import type { Db } from "../db/pool";
 import type { ViewQuery } from "../session/query";
 import { changes, type Change } from "./queries";
-import { canTakeBack } from "./undo";
+import { canTakeBack, isLetGo } from "./undo";
 import { changedParts, titleOf, type ChangedPart, type Names } from "./words";
 
 /** One row of an act, in words. */
@@ -49,7 +49,7 @@ export async function historyView(
   const byAct = new Map<string, Change[]>();
   for (const change of found) byAct.set(change.act, [...(byAct.get(change.act) ?? []), change]);
   const acts = [...byAct.values()].map((own): ActView => {
-    const told = own.filter((change) => change.table !== "revision");
+    const told = own.filter((change) => !isLetGo(change));
     return {
       act: own[0]!.act,
       at: own[0]!.at,

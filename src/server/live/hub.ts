@@ -16,7 +16,7 @@ const LONGEST_PAUSE_MS = 5000;
 
 const kept = globalThis as { seedRoundHub?: Hub };
 
-/** Calls back after each change of a garden, until the returned function is called. */
+/** Calls back after each change of a garden, until the returned function is called. Nobody listening, no connection. */
 export function listen(gardenId: number, listener: Listener): () => void {
   const hub = (kept.seedRoundHub ??= open());
   const listeners = hub.byGarden.get(gardenId) ?? new Set();
@@ -24,6 +24,10 @@ export function listen(gardenId: number, listener: Listener): () => void {
   return () => {
     listeners.delete(listener);
     if (listeners.size === 0 && hub.byGarden.get(gardenId) === listeners) hub.byGarden.delete(gardenId);
+    if (hub.byGarden.size > 0 || hub.closed) return;
+    hub.closed = true;
+    if (kept.seedRoundHub === hub) kept.seedRoundHub = undefined;
+    void hub.client?.end().catch(() => undefined);
   };
 }
 
@@ -43,8 +47,8 @@ async function keepListening(hub: Hub): Promise<void> {
       client.once("error", () => resolve());
     });
     try {
-      await client.connect();
       hub.client = client;
+      await client.connect();
       client.on("notification", ({ payload }) => {
         for (const listener of hub.byGarden.get(Number(payload)) ?? []) listener();
       });
@@ -57,6 +61,7 @@ async function keepListening(hub: Hub): Promise<void> {
     }
     hub.client = null;
     await client.end().catch(() => undefined);
+    if (hub.closed) return;
     await new Promise((resolve) => setTimeout(resolve, pauseMs).unref());
     pauseMs = Math.min(LONGEST_PAUSE_MS, pauseMs * 2);
   }

@@ -1,10 +1,9 @@
 import { cache } from "react";
 import { roundItems } from "@/core/round/roundItems";
 import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
-import type { Day } from "@/core/units/day";
 import { loopNeedLpd, season, type Season } from "../batches/season";
 import { readAll, type Db } from "../db/pool";
-import { now } from "../session/clock";
+import { dayAt, now } from "../session/clock";
 import { read } from "../session/read";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
@@ -70,7 +69,7 @@ function roundPools({ rows, input, poolStands, placed }: Season): RoundPool[] {
   });
 }
 
-function roundLoops({ rows, feeds, plan }: Season, readings: readonly Reading[]): RoundLoop[] {
+function roundLoops({ who, rows, feeds, plan }: Season, readings: readonly Reading[]): RoundLoop[] {
   return rows.loops.map((loop) => {
     const reading = readings.find((candidate) => candidate.loopId === loop.id);
     const feed = feeds.get(loop.id);
@@ -82,13 +81,9 @@ function roundLoops({ rows, feeds, plan }: Season, readings: readonly Reading[])
       workingL: loop.workingL,
       readEveryDays: loop.readEveryDays,
       needLpd: loopNeedLpd(plan, loop.id),
-      lastReading: reading ? { day: dayOf(reading.at), levelL: reading.levelL } : null,
+      lastReading: reading ? { day: dayAt(reading.at, who.timeZone), levelL: reading.levelL } : null,
       feed: feed?.sheet ?? null,
       saltNames: feed?.salts.map((salt) => salt.name) ?? [],
     };
   });
-}
-
-function dayOf(at: Date): Day {
-  return Math.floor(at.getTime() / 86_400_000);
 }

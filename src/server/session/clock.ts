@@ -7,7 +7,12 @@ import { dayFromIso, type Day } from "@/core/units/day";
 export function today(timeZone: string): Day {
   const fixed = process.env.SEED_ROUND_TODAY;
   if (fixed) return dayFromIso(fixed);
-  return dayFromIso(new Intl.DateTimeFormat("en-CA", { timeZone, dateStyle: "short" }).format(new Date()));
+  return dayAt(new Date(), timeZone);
+}
+
+/** The day of an instant where the garden lies. */
+export function dayAt(at: Date, timeZone: string): Day {
+  return dayFromIso(new Intl.DateTimeFormat("en-CA", { timeZone, dateStyle: "short" }).format(at));
 }
 
 /** The present instant; on a fixed day its noon, so that readings fall on that day. */

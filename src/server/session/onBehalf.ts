@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { many, pool, type Db } from "../db/pool";
+import { now } from "./clock";
 
 /** For whom a piece of work is done. Row-level security lets it see and change that garden and no other. */
 export interface OnBehalf {
@@ -45,8 +46,15 @@ export async function sayForWhom(db: Db, who: OnBehalf): Promise<string> {
     db,
     `select set_config('seed_round.garden', $1, true), set_config('seed_round.person', $2, true),
             set_config('seed_round.account', $3, true), set_config('seed_round.token', $4, true),
-            set_config('seed_round.act', $5, true)`,
-    [text(who.gardenId), text(who.personId), text(who.accountId), who.tokenHash?.toString("hex") ?? "", act],
+            set_config('seed_round.act', $5, true), set_config('seed_round.at', $6, true)`,
+    [
+      text(who.gardenId),
+      text(who.personId),
+      text(who.accountId),
+      who.tokenHash?.toString("hex") ?? "",
+      act,
+      now().toISOString(),
+    ],
   );
   return act;
 }

@@ -76,7 +76,7 @@ function RoundFacts({
       {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}${days}`}
       {" · "}
       <Link href="/people/garden" className={backup.problem ? "font-bold text-alarm underline" : ""}>
-        {backupWords(backup)}
+        {backupWords(backup, season.who.timeZone)}
       </Link>
     </>
   );

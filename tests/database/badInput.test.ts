@@ -1,0 +1,103 @@
+import fc from "fast-check";
+import type { Action, ActionResult } from "../../src/server/session/result";
+import { freshDatabase, type TestDatabase } from "./database";
+import { signedInAs } from "./request";
+import { ROUTES, rowsOf, SAMPLES, type Rows } from "./samples";
+
+jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
+jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
+
+const RUNS = 40;
+const SEED = 20270902;
+
+let database: TestDatabase;
+let rows: Rows;
+beforeAll(async () => {
+  process.env.SEED_ROUND_TODAY = "2027-09-02";
+  database = await freshDatabase("demo_template");
+  process.env.DATABASE_URL = database.appUrl;
+  rows = rowsOf(database.pool);
+  await signedInAs("ines");
+});
+afterAll(async () => {
+  const { pool } = await import("../../src/server/db/pool");
+  await pool().end();
+  await database.close();
+});
+
+/** What nobody should type, and somebody will. */
+const nasty = fc.oneof(
+  fc.constantFrom<unknown>(
+    null, undefined, true, "", " ", "\u0000", "a\u0000b", "\ud800", "𝕴𝖓", "‮gnol", "🥬".repeat(50), "NaN", "1e400", "0x10", "-1", "1;2",
+    NaN, Infinity, -Infinity, -1, 0, -0, 1e-320, 1e308, 2 ** 53, 2_147_483_648, 0.1 + 0.2, [], {}, [[]], { id: { $gt: "" } }, { toString: "x" }, 10n,
+    "'; drop table batch; --", "1 or 1=1", "$1", "%s%n", "<script>alert(1)</script>", "<img src=x onerror=alert(1)>", "{{7*7}}", "../../etc/passwd", "x".repeat(100_000),
+    "2027-02-30", "9999-99-99", "-0001-01-01", "99999-01-01", new Date(NaN), Symbol.iterator.toString(), "__proto__", "constructor",
+  ),
+  fc.string({ unit: "binary", maxLength: 300 }),
+  fc.double(),
+  fc.array(fc.constant(null), { maxLength: 40 }),
+); // prettier-ignore
+
+/** All places in an input, as paths. */
+function paths(value: unknown, at: readonly string[] = []): (readonly string[])[] {
+  if (typeof value !== "object" || value === null) return [at];
+  return [at, ...Object.entries(value).flatMap(([key, part]) => paths(part, [...at, key]))];
+}
+
+function put(value: unknown, path: readonly string[], bad: unknown): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return bad;
+  const copy = (Array.isArray(value) ? [...value] : { ...(value as object) }) as Record<string, unknown>;
+  copy[key] = put(copy[key], rest, bad);
+  return copy;
+}
+
+/** What was tried before may have signed out, or changed the password. */
+async function signedInAnew() {
+  await rows(
+    "update account set password_hash = other.password_hash from account other where account.id = 1 and other.id = 2",
+  );
+  await signedInAs("ines", "saltcote-yard", true);
+}
+
+const revision = async () => (await rows("select count from revision where garden_id = 1"))[0]!.count;
+const all = Object.entries(SAMPLES).flatMap(([room, actions]) =>
+  Object.entries(actions).map(([name, sample]) => [`${room} ${name}`, room, name, sample] as const),
+);
+
+test.each(all)("%s refuses what makes no sense, in words, and keeps nothing of it", async (_, room, name, sample) => {
+  const action = ((await import(`../../src/server/${room}`)) as Record<string, Action>)[name]!;
+  await signedInAnew();
+  const input = await sample.input(rows);
+  const places = paths(input);
+  await fc.assert(
+    fc.asyncProperty(fc.nat(places.length - 1), nasty, fc.boolean(), async (place, bad, extra) => {
+      const given =
+        extra && place === 0 ? { ...(input as object), [String(bad)]: bad } : put(input, places[place]!, bad);
+      const before = await revision();
+      const result: ActionResult<unknown> = await action(given);
+      if (result.ok) return;
+      expect(result.message).toMatch(/\S/u);
+      expect(result.message).not.toMatch(/[a-z]+_[a-z]+_check|syntax error|undefined|\[object/u);
+      expect([400, 401, 403, 404, 409, 429]).toContain(result.status);
+      expect(await revision()).toBe(before);
+    }),
+    { numRuns: RUNS, seed: SEED },
+  );
+});
+
+test.each(Object.keys(ROUTES).filter((path) => path !== "live"))(
+  "the route %s answers nonsense in its address without failing",
+  async (path) => {
+    const { GET } = (await import(`../../src/app/${path}/route`)) as { GET: (request: Request) => Promise<Response> };
+    await fc.assert(
+      fc.asyncProperty(fc.constantFrom("from", "to", "kind", "search", "x"), nasty, async (name, bad) => {
+        const query = new URLSearchParams([[name, String(bad)]]);
+        const answer = await GET(new Request(`http://here/${path}?${query}`));
+        expect(answer.status).toBeLessThan(500);
+        if (answer.status >= 400) expect(await answer.text()).toMatch(/\S/u);
+      }),
+      { numRuns: RUNS, seed: SEED },
+    );
+  },
+);
