@@ -5,7 +5,7 @@ import { isoFromDay, type Day } from "../src/core/units/day";
 import { gardenRows } from "../src/server/batches/season";
 import { many, type Db } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
-import place from "./place.json";
+import place from "./place.json" with { type: "json" };
 import type { Ids } from "./load";
 
 /** Long enough ago that everything picked in the ten weeks of history was sown after it. */

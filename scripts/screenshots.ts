@@ -1,6 +1,10 @@
-import { mkdirSync } from "node:fs";
+import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
+import { DEMO_KEEPER } from "../demo/people";
+import { backUp } from "./lib/backup";
+import { caller } from "./lib/calls";
 import { withDemo } from "./lib/withDemo";
 
 const FOLDER = join(import.meta.dirname, "..", "docs", "screenshots");
@@ -9,7 +13,9 @@ interface Shot {
   readonly name: string;
   readonly path: string;
   readonly phone?: true;
-  readonly night?: true;
+  readonly light?: "night" | "sun";
+  /** Before the door. */
+  readonly outside?: true;
   readonly prepare?: (page: Page) => Promise<void>;
 }
 
@@ -17,7 +23,7 @@ interface Shot {
 const SHOTS: readonly Shot[] = [
   { name: "round", path: "/round", prepare: readLeafTank },
   { name: "round-phone", path: "/round", phone: true },
-  { name: "slip-phone", path: "/round?item=mix%3A2%3AB", phone: true, night: true },
+  { name: "slip-phone", path: "/round?item=mix%3A2%3AB", phone: true, light: "night" },
   { name: "log", path: "/round/log" },
   {
     name: "place",
@@ -31,30 +37,41 @@ const SHOTS: readonly Shot[] = [
   { name: "growth", path: "/growth" },
   { name: "sowing", path: "/growth/sowing" },
   { name: "batches", path: "/batches", prepare: holdBatch },
-  { name: "batches-night", path: "/batches?weeks=9", night: true },
+  { name: "batches-night", path: "/batches?weeks=9", light: "night" },
   { name: "orders", path: "/batches/orders" },
   { name: "balance", path: "/batches/balance" },
   { name: "people", path: "/people" },
+  { name: "history", path: "/people/history" },
+  { name: "sign-in", path: "/sign-in", outside: true },
+  { name: "palette-sun", path: "/place", light: "sun", prepare: findBasil },
 ];
 
-await withDemo(async ({ url }) => {
+await withDemo(async ({ url, databaseUrl }) => {
+  const folder = mkdtempSync(join(tmpdir(), "seed-round-pictures-"));
+  await backUp(databaseUrl, folder);
+  rmSync(folder, { recursive: true });
+  const { cookie } = await caller(url, DEMO_KEEPER);
   mkdirSync(FOLDER, { recursive: true });
   const browser = await chromium.launch({
     executablePath: "/usr/bin/chromium",
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
   });
   for (const shot of SHOTS) {
-    const page = await browser.newPage({
+    const context = await browser.newContext({
       viewport: shot.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
-      colorScheme: shot.night ? "dark" : "light",
       locale: "en-GB",
     });
+    const [name, value] = cookie.split("=") as [string, string];
+    await context.addCookies([{ name: "light", value: shot.light ?? "paper", url }]);
+    if (!shot.outside) await context.addCookies([{ name, value: decodeURIComponent(value), url }]);
+    const page = await context.newPage();
     await page.goto(url + shot.path);
-    await page.waitForLoadState("networkidle");
+    if (shot.outside) await page.waitForLoadState("networkidle");
+    else await page.locator("html[data-live=on]").waitFor({ state: "attached" });
     await shot.prepare?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: join(FOLDER, `${shot.name}.png`) });
-    await page.close();
+    await context.close();
     console.log(shot.name);
   }
   await browser.close();
@@ -67,6 +84,12 @@ async function readLeafTank(page: Page) {
   await panel.getByRole("button", { name: "Save and work out" }).click();
   await panel.getByText("Too strong").waitFor();
   await page.mouse.move(0, 0);
+}
+
+async function findBasil(page: Page) {
+  await page.keyboard.press("/");
+  await page.keyboard.type("basil");
+  await page.getByRole("option").first().waitFor();
 }
 
 async function holdBatch(page: Page) {

@@ -105,7 +105,7 @@ function step(name: string, work: () => void) {
 async function jest(project: string, environment: Record<string, string>) {
   const start = Date.now();
   const report = join(folder, `${project}.json`);
-  await run(
+  const code = await run(
     "jest",
     [...names, "--selectProjects", project, "--json", `--outputFile=${report}`, "--silent"],
     environment,
@@ -115,17 +115,23 @@ async function jest(project: string, environment: Record<string, string>) {
     numFailedTests: number;
     numRuntimeErrorTestSuites: number;
   };
-  count(`${project} tests`, result.numPassedTests, result.numFailedTests + result.numRuntimeErrorTestSuites, start);
+  const failed = result.numFailedTests + result.numRuntimeErrorTestSuites;
+  count(`${project} tests`, result.numPassedTests, failures(failed, code), start);
 }
 
 async function journeys(environment: Record<string, string>) {
   const start = Date.now();
   const report = join(folder, "journeys.json");
-  await run("playwright", ["test", ...names], { ...environment, PLAYWRIGHT_JSON_OUTPUT_NAME: report });
+  const code = await run("playwright", ["test", ...names], { ...environment, PLAYWRIGHT_JSON_OUTPUT_NAME: report });
   const { stats } = JSON.parse(readFileSync(report, "utf8")) as {
     stats: { expected: number; unexpected: number; flaky: number };
   };
-  count("browser journeys", stats.expected, stats.unexpected + stats.flaky, start);
+  count("browser journeys", stats.expected, failures(stats.unexpected + stats.flaky, code), start);
+}
+
+/** A runner that failed without naming a test has failed all the same. */
+function failures(counted: number, code: number): number {
+  return code === 0 ? counted : Math.max(1, counted);
 }
 
 function count(name: string, passed: number, failed: number, start: number) {
@@ -134,13 +140,13 @@ function count(name: string, passed: number, failed: number, start: number) {
   console.log(`${failed ? "FAILED" : "ok    "}  ${name}: ${passed} passed, ${failed} failed (${seconds(start)})`);
 }
 
-function run(program: string, args: string[], environment: Record<string, string>): Promise<void> {
+function run(program: string, args: string[], environment: Record<string, string>): Promise<number> {
   return new Promise((resolve) => {
     const child = spawn(join("node_modules", ".bin", program), args, {
       stdio: ["ignore", "inherit", "inherit"],
       env: { ...process.env, ...environment },
     });
-    child.on("exit", () => resolve());
+    child.on("exit", (code) => resolve(code ?? 1));
   });
 }
 

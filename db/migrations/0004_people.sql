@@ -129,8 +129,8 @@ create index change_newest on change (garden_id, id desc);
 create index change_by_act on change (garden_id, act);
 create index change_by_row on change (garden_id, table_name, row_key);
 
--- Counts the writing transactions of a garden, one after the other: what was worked out from its rows holds as long as
--- this stands still. (Numbers of changes are given before they commit, so the newest of them cannot tell.)
+-- Counts the transactions that changed what a season is worked out from, one after the other: what was worked out holds
+-- as long as this stands still. (Numbers of changes are given before they commit, so the newest of them cannot tell.)
 create table revision (
   garden_id integer primary key references garden on delete cascade,
   count     bigint not null default 0
@@ -153,7 +153,8 @@ begin
   values (own_garden, coalesce(nullif(current_setting('seed_round.at', true), '')::timestamptz, now()), nullif(current_setting('seed_round.person', true), '')::integer,
           coalesce(nullif(current_setting('seed_round.act', true), '')::uuid, gen_random_uuid()),
           nullif(current_setting('seed_round.undoes', true), '')::uuid, tg_table_name, key, old_row, new_row);
-  if current_setting('seed_round.counted', true) is distinct from pg_current_xact_id()::text || ':' || own_garden then
+  if tg_table_name not in ('log_entry', 'reading', 'person', 'invitation')
+     and current_setting('seed_round.counted', true) is distinct from pg_current_xact_id()::text || ':' || own_garden then
     insert into revision values (own_garden, 1) on conflict (garden_id) do update set count = revision.count + 1;
     perform set_config('seed_round.counted', pg_current_xact_id()::text || ':' || own_garden, true);
   end if;

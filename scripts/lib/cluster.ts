@@ -230,7 +230,7 @@ async function untilReady(url: string, server: ChildProcess, output: () => strin
 }
 
 async function stopServer(server: ChildProcess) {
-  if (server.exitCode !== null) return;
+  if (server.exitCode !== null || server.signalCode !== null) return;
   const ended = new Promise((resolve) => server.once("exit", resolve));
   server.kill("SIGINT");
   await ended;

@@ -72,7 +72,7 @@ export async function serve(environment: WebEnvironment, wantedPort?: number): P
     url,
     pid: server.pid!,
     async stop() {
-      if (server.exitCode !== null) return;
+      if (server.exitCode !== null || server.signalCode !== null) return;
       const ended = new Promise((resolve) => server.once("exit", resolve));
       server.kill("SIGTERM");
       await ended;

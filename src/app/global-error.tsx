@@ -1,15 +1,14 @@
 "use client";
+import { Waiting } from "@/ui/Waiting";
 
-/** The last resort, when not even the frame of the page could be made: no styles, no database, plain words. */
+/** The last resort, when not even the frame of the page could be made: no styles, plain words. */
 export default function GlobalError({ reset }: { error: Error; reset: () => void }) {
   return (
     <html lang="en">
       <body style={{ fontFamily: "sans-serif", padding: "2rem", maxWidth: "36rem" }}>
         <h1>Seed Round is not ready</h1>
-        <p>
-          The garden could not be read: the database does not answer, or there is no garden yet. What has been saved is
-          safe.
-        </p>
+        <p>What was saved is safe. This page looks every two seconds and comes back by itself.</p>
+        <Waiting />
         <button type="button" onClick={reset} style={{ padding: "0.8rem 1.2rem", fontSize: "1rem" }}>
           Try again
         </button>

@@ -8,57 +8,99 @@ import { lastRefreshAt, noteRefresh } from "./refreshed";
 const SPREAD_MS = 900;
 const LEAST_WAIT_MS = 150;
 const SILENT_MS = 4000;
+const AGAIN_MS = 5000;
 
-/** Keeps a screen up to date with what others change, and says when the connection is lost. */
+type Trouble = "lost" | "signed-out";
+
+/** Keeps a screen up to date with what others change, and says when it cannot. */
 export function Live() {
   const router = useRouter();
-  const [lost, setLost] = useState(false);
-  useEffect(() => {
-    let waiting: number | undefined;
-    let silent: number | undefined;
-    let missed = false;
-    const look = () => {
-      missed = false;
-      const heardAt = Date.now();
-      window.clearTimeout(waiting);
-      waiting = window.setTimeout(
-        () => {
-          // One's own save has refreshed the page meanwhile, and brought this change too.
-          if (lastRefreshAt() > heardAt) return;
-          noteRefresh();
-          router.refresh();
-        },
-        LEAST_WAIT_MS + Math.random() * SPREAD_MS,
-      );
-    };
-    const source = new EventSource("/live");
-    const isBack = () => {
-      window.clearTimeout(silent);
-      silent = undefined;
-      setLost(false);
-    };
-    source.addEventListener("open", isBack);
-    source.addEventListener("change", () => (document.hidden ? (missed = true) : look()));
-    source.addEventListener("error", () => {
-      silent ??= window.setTimeout(() => setLost(true), SILENT_MS);
-    });
-    const onVisible = () => !document.hidden && missed && look();
-    document.addEventListener("visibilitychange", onVisible);
-    return () => {
-      source.close();
-      window.clearTimeout(waiting);
-      window.clearTimeout(silent);
-      document.removeEventListener("visibilitychange", onVisible);
-    };
-  }, [router]);
-  if (!lost) return null;
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  useEffect(() => listenFor(() => router.refresh(), setTrouble), [router]);
+  if (trouble === null) return null;
   return (
     <p
       role="status"
       className="no-print fixed inset-x-0 top-0 z-[60] flex items-center justify-center gap-2 bg-alarm px-4 py-1.5 font-bold text-on-strong"
     >
-      <WifiOff aria-hidden className="size-5 shrink-0" /> No connection. What you type is kept on this device; save when
-      it is back.
+      <WifiOff aria-hidden className="size-5 shrink-0" />
+      {trouble === "lost" ? (
+        "No connection. What you type is kept on this device; save when it is back."
+      ) : (
+        <span>
+          You are signed out.{" "}
+          <a href="/sign-in" target="_blank" className="underline">
+            Sign in again
+          </a>{" "}
+          in another tab; what you typed stays here.
+        </span>
+      )}
     </p>
+  );
+}
+
+/** @returns a function that stops listening */
+function listenFor(refresh: () => void, say: (trouble: Trouble | null) => void): () => void {
+  let source: EventSource | undefined;
+  let missed = false;
+  let stopped = false;
+  const timers = new Map<"look" | "silent" | "again", number>();
+  const later = (name: "look" | "silent" | "again", work: () => void, ms: number) => {
+    window.clearTimeout(timers.get(name));
+    timers.set(name, window.setTimeout(work, ms));
+  };
+  // Without a connection the router would load the page anew and fail: look first whether anybody is there.
+  const lookAgain = () =>
+    fetch("/healthz").then(
+      () => {
+        noteRefresh();
+        refresh();
+      },
+      () => (missed = true),
+    );
+  const look = () => {
+    missed = false;
+    const heardAt = Date.now();
+    // One's own save may have refreshed the page meanwhile, and brought this change too.
+    later("look", () => void (lastRefreshAt() > heardAt || lookAgain()), LEAST_WAIT_MS + Math.random() * SPREAD_MS);
+  };
+  const isHere = () => {
+    window.clearTimeout(timers.get("silent"));
+    timers.delete("silent");
+    say(null);
+    document.documentElement.dataset.live = "on";
+    if (missed && !document.hidden) look();
+  };
+  const isGone = () => {
+    document.documentElement.dataset.live = "off";
+    if (!timers.has("silent")) later("silent", () => void tellTrouble().then(say), SILENT_MS);
+    // A refusal ends the stream for good; whoever signs in again, or a database that is back, opens it anew.
+    if (source?.readyState === EventSource.CLOSED) later("again", connect, AGAIN_MS);
+  };
+  function connect() {
+    if (stopped) return;
+    if (source) missed = true;
+    source?.close();
+    source = new EventSource("/live");
+    source.addEventListener("open", isHere);
+    source.addEventListener("change", () => (document.hidden ? (missed = true) : look()));
+    source.addEventListener("error", isGone);
+  }
+  const onVisible = () => !document.hidden && missed && look();
+  document.addEventListener("visibilitychange", onVisible);
+  connect();
+  return () => {
+    stopped = true;
+    source?.close();
+    for (const timer of timers.values()) window.clearTimeout(timer);
+    document.removeEventListener("visibilitychange", onVisible);
+  };
+}
+
+/** Why the stream is silent: nobody answers, the database is away, or nobody is signed in. */
+function tellTrouble(): Promise<Trouble> {
+  return fetch("/readyz").then(
+    (answer) => (answer.ok ? "signed-out" : "lost"),
+    () => "lost" as const,
   );
 }

@@ -1,9 +1,12 @@
 "use client";
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { Drawer } from "./Drawer";
-import { Palette } from "./Palette";
 import { SHEETS } from "./ways";
+
+/** Fetched when it is called for the first time. */
+const Palette = dynamic(() => import("./Palette").then((part) => part.Palette), { ssr: false });
 
 const SECOND_KEY_WITHIN_MS = 1200;
 const PALETTE = "seed-round-palette";
@@ -54,7 +57,7 @@ export function ShortcutKeys() {
   }, [router]);
   return (
     <>
-      <Palette open={shown === "palette"} onClose={() => setShown(null)} />
+      {shown === "palette" && <Palette open onClose={() => setShown(null)} />}
       <Drawer open={shown === "keys"} onClose={() => setShown(null)} title="Keys">
         <KeyList />
       </Drawer>

@@ -87,7 +87,7 @@ test("what was removed comes back; what has been used since is not taken away", 
   const before = await stages();
   const removed = await removeBatches({ ids: [standing!.id] });
   expect(await stages()).toEqual([]);
-  expect(await undoAct({ act: actOf(removed) })).toEqual({ ok: true });
+  expect(await undoAct({ act: actOf(removed) })).toMatchObject({ ok: true });
   expect(await stages()).toEqual(before);
   const added = await addBatches({ batches: [{ varietyId: 1, sowDay: "2027-10-04", cells: 9, targetPlants: 8 }] });
   await rows("insert into batch_stage (garden_id, batch_id, position, begun_on, plants) values (1, $1, 0, '2027-10-04', 9)", (added as { value: number[] }).value); // prettier-ignore

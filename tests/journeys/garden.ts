@@ -75,7 +75,8 @@ async function administer(url: string, sql: string) {
   }
 }
 
-/** Waits until the page answers to the hand: its forms are alive. */
+/** Waits until the page answers to the hand: its forms are alive, and it hears of changes. */
 export async function ready(page: Page) {
-  await page.waitForLoadState("networkidle");
+  if (/\/(sign-in|join|reset|start)\b/u.test(page.url())) return page.waitForLoadState("networkidle");
+  await page.locator("html[data-live=on]").waitFor({ state: "attached" });
 }

@@ -6,14 +6,14 @@ const SLOW_MS = 300_000;
 
 const SHEETS = [
   "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
-  "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people",
+  "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people", "/people/garden", "/people/history", "/people/you",
 ]; // prettier-ignore
 
-for (const colorScheme of ["light", "dark"] as const)
-  test.describe(`${colorScheme} scheme`, () => {
-    test.use({ colorScheme });
-    test(`axe finds nothing on any sheet, ${colorScheme}`, async ({ page }) => {
+for (const light of ["paper", "night", "sun"] as const)
+  test.describe(`${light} light`, () => {
+    test(`axe finds nothing on any sheet, ${light}`, async ({ page, context, baseURL }) => {
       test.setTimeout(SLOW_MS);
+      await context.addCookies([{ name: "light", value: light, url: baseURL! }]);
       for (const sheet of SHEETS) {
         await page.goto(sheet);
         await ready(page);
@@ -29,7 +29,7 @@ test("axe finds nothing in forms, cards and answers", async ({ page }) => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
   };
-  for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"]] as const) {
+  for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"], ["/people", "Invite somebody"]] as const) {
     await page.goto(sheet);
     await ready(page);
     await page.getByRole("button", { name: button }).click();
@@ -141,7 +141,7 @@ test("the plan is walked with the keyboard, zoomed, and a change of units reache
   await expect(drawing).toHaveAttribute("transform", /scale\(1\)/);
   await page.getByRole("button", { name: "Closer" }).click();
   await expect(drawing).toHaveAttribute("transform", /scale\(1\.6/);
-  await page.goto("/people");
+  await page.goto("/people/garden");
   await ready(page);
   await page.getByLabel("Lengths and volumes").selectOption("ft, US gal");
   await page.getByLabel("Strength").selectOption("CF");

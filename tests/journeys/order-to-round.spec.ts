@@ -1,7 +1,7 @@
 import type { Page } from "@playwright/test";
 import { expect, ready, test } from "./garden";
 
-test.use({ template: "bare_template" });
+test.use({ template: "bare_template", as: "keeper" });
 
 const drawer = (page: Page) => page.getByRole("dialog");
 const save = async (page: Page, button = "Save") => {

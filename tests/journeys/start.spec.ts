@@ -19,7 +19,7 @@ interface Running {
 }
 
 /** Starts the demo as its command does, on a data folder of its own, and waits for the address it prints. */
-async function start(command = [process.execPath, "--import", "tsx", "scripts/demo.ts"]): Promise<Running> {
+async function start(command = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"]): Promise<Running> {
   const began = Date.now();
   const child = spawn(command[0]!, command.slice(1), {
     env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" },

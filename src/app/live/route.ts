@@ -29,7 +29,8 @@ export const GET = route("look", async ({ request, who }) => {
         }
       };
       const ifAllowed = async (then: () => void) => ((await mayListen(who)) ? then() : end());
-      const unlisten = listen(who.gardenId, () => void ifAllowed(tell).catch(end));
+      // An event says only that there is something new; whoever fetches it is looked at then.
+      const unlisten = listen(who.gardenId, tell);
       const beat = setInterval(
         () => void ifAllowed(() => controller.enqueue(text.encode(": here\n\n"))).catch(() => undefined),
         BEAT_MS,

@@ -42,7 +42,7 @@ export function outlets(db: Db, gardenId: number): Promise<{ id: number; version
   return many(db, "select id, version, name from outlet where garden_id = $1 order by name", [gardenId]);
 }
 
-/** How many transactions have changed the garden: the same number, the same rows. */
+/** How many transactions have changed what a season is worked out from: the same number, the same rows. */
 export async function gardenRevision(db: Db, gardenId: number): Promise<number> {
   const row = await maybeOne<{ count: number }>(db, "select count from revision where garden_id = $1", [gardenId]);
   return row?.count ?? 0;

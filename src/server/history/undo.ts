@@ -53,7 +53,7 @@ export async function takeBack(db: Db, gardenId: number, change: Change): Promis
     throw new RefusedError("It cannot be taken back: the same has been changed again since.", undefined, 409);
   if (before && after) {
     const changed = Object.keys(before).filter((name) => !OWN.has(name) && !same(before[name], after[name]));
-    await write(db, table, where, changed);
+    if (changed.length > 0) await write(db, table, where, changed);
   } else if (after) {
     await refuseUsed(db, gardenId, table, key);
     await many(db, `delete from "${table}" where ${conditions(where)}`, Object.values(where));

@@ -53,8 +53,9 @@ async function keepListening(hub: Hub): Promise<void> {
         for (const listener of hub.byGarden.get(Number(payload)) ?? []) listener();
       });
       await client.query(`listen ${CHANNEL}`);
+      if (pauseMs > FIRST_PAUSE_MS)
+        for (const listeners of hub.byGarden.values()) for (const listener of listeners) listener();
       pauseMs = FIRST_PAUSE_MS;
-      for (const listeners of hub.byGarden.values()) for (const listener of listeners) listener();
       await ended;
     } catch (error) {
       log.warn({ error }, "listening for changes failed");

@@ -82,6 +82,8 @@ export const enterReading = command("log", readingSchema, async (db, input, who)
       const slip = suspectSlip(quantity === "ecMsPerCm" ? "ec" : quantity, input[quantity]);
       if (slip) throw new RefusedError(slip.question, quantity);
     }
+  // Two who read one tank at the same moment come one after the other: the second is one more reading of today.
+  await many(db, "select id from loop where garden_id = $1 and id = $2 for update", [who.gardenId, input.loopId]);
   const season = await seasonFor(db, who);
   const loop = season.rows.loops.find((candidate) => candidate.id === input.loopId);
   if (!loop) throw new RefusedError("This tank is not there any more.");

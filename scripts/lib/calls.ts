@@ -1,0 +1,53 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { DEMO_PASSWORD } from "../../demo/people";
+import type { ActionResult } from "../../src/server/session/result";
+
+/** Calls actions of the built application over HTTP, as a browser does. */
+export interface Caller {
+  readonly cookie: string;
+  call<Value>(action: string, input: unknown, path?: string): Promise<ActionResult<Value>>;
+  get(path: string): Promise<Response>;
+}
+
+interface Manifest {
+  readonly node: Readonly<Record<string, { readonly exportedName?: string; readonly filename?: string }>>;
+}
+
+/** The id under which the build knows an action. */
+export function actionId(name: string): string {
+  const { node } = JSON.parse(
+    readFileSync(join(process.env.SEED_ROUND_DIST ?? ".next", "server", "server-reference-manifest.json"), "utf8"),
+  ) as Manifest;
+  const found = Object.entries(node).find(([, entry]) => entry.exportedName === name);
+  if (!found) throw new Error(`The build knows no action "${name}".`);
+  return found[0];
+}
+
+/** Signs in through the door and keeps the cookie. */
+export async function caller(url: string, signInName: string, password = DEMO_PASSWORD): Promise<Caller> {
+  let cookie = "";
+  const call = async <Value>(action: string, input: unknown, path = "/round"): Promise<ActionResult<Value>> => {
+    const answer = await fetch(url + path, {
+      method: "POST",
+      headers: { "next-action": actionId(action), "content-type": "text/plain;charset=UTF-8", accept: "text/x-component", origin: url, cookie },
+      body: JSON.stringify([input]),
+      redirect: "manual",
+    }); // prettier-ignore
+    const set = answer.headers.getSetCookie().find((one) => one.startsWith("seed_round="));
+    if (set) cookie = set.split(";")[0]!;
+    return resultIn<Value>(await answer.text(), answer.status);
+  };
+  const entered = await call("signIn", { signInName, password }, "/sign-in");
+  if (!entered.ok) throw new Error(entered.message);
+  return { cookie, call, get: (path) => fetch(url + path, { headers: { cookie }, redirect: "manual" }) };
+}
+
+/** The answer of an action, among the rows that the framework sends. */
+function resultIn<Value>(text: string, status: number): ActionResult<Value> {
+  for (const line of text.split("\n")) {
+    const row = /^\w+:(\{.*\})$/u.exec(line)?.[1];
+    if (row?.includes('"ok":')) return JSON.parse(row) as ActionResult<Value>;
+  }
+  throw new Error(`No answer from the action: HTTP ${status} ${text.slice(0, 200)}`);
+}

@@ -1,0 +1,244 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, ready, signIn, test } from "./garden";
+
+test.describe("before there is anybody", () => {
+  test.use({ template: "empty_template", as: null });
+
+  test("the first start makes an account and a garden in one go, and is closed then", async ({ page, garden }) => {
+    await page.goto("/round");
+    await ready(page);
+    await expect(page.getByRole("heading", { name: "A garden of your own" })).toBeVisible();
+    await expect(page.getByText("demo garden’s people")).toBeHidden();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await page.getByLabel("Your name").fill("Ada");
+    await page.getByLabel("Sign-in name").fill("Ada");
+    await page.getByLabel("Password").fill("short");
+    await page.getByLabel("Garden", { exact: true }).fill("Back yard");
+    await page.getByLabel("Latitude").fill("52,1");
+    await page.getByRole("button", { name: "Make the garden" }).click();
+    await expect(page.getByText("Password is shorter than 10 characters")).toBeVisible();
+    await page.getByLabel("Password").fill("four words in a row");
+    await page.getByRole("button", { name: "Make the garden" }).click();
+    await page.waitForURL(/\/round/u);
+    await expect(page.getByText("Back yard")).toBeVisible();
+    expect(await garden.rows("select name, latitude_deg from garden")).toEqual([{ name: "Back yard", latitude_deg: 52.1 }]); // prettier-ignore
+    await page.goto("/start");
+    await page.waitForURL(/\/round/u);
+  });
+});
+
+test("a helper is invited by a link, walks the round, and cannot do a keeper's work", async ({
+  page,
+  browser,
+  garden,
+}) => {
+  await page.goto("/people");
+  await ready(page);
+  await page.keyboard.press("n");
+  const drawer = page.getByRole("dialog");
+  await drawer.getByRole("radio", { name: /helper/ }).check();
+  await drawer.getByRole("button", { name: "Make the link" }).click();
+  const link = await drawer.getByLabel(/Hand this link over/).inputValue();
+  expect(link).toMatch(/\/join\?key=[\w-]{43}$/u);
+
+  const other = await browser.newContext({ baseURL: garden.url });
+  const helper = await other.newPage();
+  await helper.goto(link);
+  await helper.waitForLoadState("networkidle");
+  await expect(helper.getByText("Ines Varela invites you as helper")).toBeVisible();
+  await helper.getByLabel("Your name").fill("Noor");
+  await helper.getByLabel("Sign-in name").fill("noor");
+  await helper.getByLabel("Password").fill("four words in a row");
+  await helper.getByRole("button", { name: "Come in" }).click();
+  await helper.waitForURL(/\/round/u);
+  await helper.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
+  await expect(helper.getByText(/Done: Sow Mizuna/)).toBeVisible();
+  await expect(helper.getByRole("checkbox", { name: /Done: Drip stock A/ })).toBeDisabled();
+  for (const [sheet, button] of [["/people", "Invite somebody"], ["/batches", "Add batches"], ["/place", "New stand"], ["/feed", "Change this recipe"]] as const) {
+    await helper.goto(sheet);
+    await ready(helper);
+    await expect(helper.getByRole("button", { name: button })).toHaveCount(0);
+  } // prettier-ignore
+  // The link is used up, and the keeper's page has heard of the new member meanwhile.
+  await helper.goto(link);
+  await expect(helper.getByRole("heading", { name: "This link opens nothing" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText("Noor")).toBeVisible();
+  // Whoever leaves is out: the helper's open page finds the door.
+  await page.getByRole("button", { name: "Change Noor" }).click();
+  await drawer.getByRole("button", { name: "Remove" }).click();
+  await drawer.getByRole("button", { name: "Really remove Noor?" }).click();
+  await expect(page.getByText("Noor removed")).toBeVisible();
+  await helper.goto("/round");
+  await expect(helper.getByText("at home in no garden now")).toBeVisible();
+  await other.close();
+});
+
+test("two change one batch: the change of one appears on the other's screen, and the later save shows both versions", async ({
+  page,
+  browser,
+  garden,
+}) => {
+  const [batch] = await garden.rows<{ id: number; cells: number }>("select id, cells from batch where sow_day > '2027-09-20' order by sow_day limit 1"); // prettier-ignore
+  const other = await browser.newContext({ baseURL: garden.url });
+  const second = await other.newPage();
+  await signIn(second, "tomas");
+  for (const screen of [page, second]) {
+    await screen.goto(`/batches?batch=${batch!.id}`);
+    await ready(screen);
+    await screen.getByRole("button", { name: "Change or remove" }).click();
+    await expect(screen.getByRole("dialog")).toBeVisible();
+  }
+  const [mine, theirs] = [page.getByRole("dialog"), second.getByRole("dialog")];
+  await mine.getByLabel("Note").fill("Mine: for the school");
+  await mine.getByLabel("Cells").fill(String(batch!.cells + 1));
+  await theirs.getByLabel("Cells").fill(String(batch!.cells + 10));
+  await theirs.getByRole("button", { name: "Save" }).click();
+  await expect(second.getByText("Batch saved")).toBeVisible();
+
+  await mine.getByRole("button", { name: "Save" }).click();
+  const both = mine.getByRole("region", { name: "Both versions" });
+  await expect(both.getByRole("row", { name: /Cells/ })).toContainText(String(batch!.cells + 1));
+  await expect(both.getByRole("row", { name: /Cells/ })).toContainText(String(batch!.cells + 10));
+  await expect(both.getByRole("columnheader", { name: "Tomas Lind" })).toBeVisible();
+  await expect(mine.getByLabel("Note")).toHaveValue("Mine: for the school");
+  expect((await garden.rows("select cells, note from batch where id = $1", [batch!.id]))[0]).toEqual({ cells: batch!.cells + 10, note: "" }); // prettier-ignore
+  await both.getByRole("row", { name: /Cells/ }).getByRole("button", { name: "take this" }).click();
+  await mine.getByRole("button", { name: "Save as chosen" }).click();
+  await expect(page.getByText("Batch saved")).toBeVisible();
+  expect((await garden.rows("select cells, note from batch where id = $1", [batch!.id]))[0]).toEqual({ cells: batch!.cells + 10, note: "Mine: for the school" }); // prettier-ignore
+
+  // Without a press of a key: what one does appears where the other looks.
+  await second.goto("/round");
+  await ready(second);
+  await page.goto("/round");
+  await ready(page);
+  await page.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
+  await expect(second.getByRole("link", { name: /Sow Mizuna.*done/ })).toBeVisible();
+  await other.close();
+});
+
+test("what is typed survives a reload and a lost connection, and is saved when it is back", async ({
+  page,
+  context,
+  garden,
+}) => {
+  await page.goto("/batches/orders");
+  await ready(page);
+  await page.getByRole("button", { name: "New order" }).click();
+  const drawer = page.getByRole("dialog");
+  await drawer.getByLabel("Quantity each time").fill("17");
+  await drawer.getByLabel("Every").selectOption("Friday");
+  await page.reload();
+  await expect(drawer.getByText("What you had typed and not saved is back.")).toBeVisible();
+  await expect(drawer.getByLabel("Quantity each time")).toHaveValue("17");
+  await expect(drawer.getByLabel("Every")).toHaveValue("5");
+  await ready(page);
+  await context.setOffline(true);
+  await drawer.getByLabel("Quantity each time").fill("18");
+  await drawer.getByRole("button", { name: "Save" }).click();
+  await expect(drawer.getByText(/No connection: nothing was saved/)).toBeVisible();
+  await expect(drawer.getByLabel("Quantity each time")).toHaveValue("18");
+  await context.setOffline(false);
+  await drawer.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Order saved")).toBeVisible();
+  expect(await garden.rows("select quantity from order_line where weekday = 5")).toEqual([{ quantity: 18 }]);
+  await page.getByRole("button", { name: "New order" }).click();
+  await expect(drawer.getByLabel("Quantity each time")).toHaveValue("20");
+
+  // A reading half typed on the round is there again too, even what cannot be read.
+  await page.goto("/round?item=reading%3A1");
+  await ready(page);
+  await page.getByRole("textbox", { name: "EC" }).fill("1.8");
+  await page.getByRole("textbox", { name: "pH" }).fill("six");
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "EC" })).toHaveValue(/^1\.8/u);
+  await expect(page.getByRole("textbox", { name: "pH" })).toHaveValue("six");
+});
+
+test("anything is found and done from the palette; keys go to stations and list themselves", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/round");
+  await ready(page);
+  await page.keyboard.press("Control+k");
+  const palette = page.getByRole("dialog", { name: "Find or do" });
+  await page.keyboard.type("leaf bank");
+  await expect(palette.getByRole("option", { name: /Leaf bank/ }).first()).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => `${id} ${nodes[0]?.html}`)).toEqual([]); // prettier-ignore
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/place\?house=\d+&stand=\d+/u);
+  await page.keyboard.press("/");
+  await page.keyboard.type("new order");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog", { name: "New order" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("/");
+  await page.keyboard.type("light: sun");
+  await page.keyboard.press("Enter");
+  await expect(page.locator("html")).toHaveAttribute("data-light", "sun");
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("find anything, do anything");
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("g");
+  await page.keyboard.press("w");
+  await page.waitForURL(/\/water$/u);
+  await page.keyboard.press("/");
+  await page.keyboard.type("sunflower sown");
+  await page
+    .getByRole("option", { name: /Sunflower shoots, sown/ })
+    .first()
+    .click();
+  await expect(page.getByRole("region", { name: /^Sunflower shoots of/ })).toBeVisible();
+  expect(await garden.rows("select 1 from change where at > '2027-09-02T11:00Z'")).toEqual([]);
+});
+
+test("a change is taken back from its toast and from the history, which shows both", async ({ page, garden }) => {
+  const pitch = async () => (await garden.rows<{ pitch: number }>("select spec -> 'pitchM' as pitch from stand where name = 'Leaf bank'"))[0]!.pitch; // prettier-ignore
+  await page.goto("/place");
+  await ready(page);
+  for (const from of ["toast", "history"]) {
+    await page.getByRole("button", { name: "Change Leaf bank" }).click();
+    await page.getByRole("dialog").getByLabel("Pitch, plant to plant").fill("20 cm");
+    await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
+    await expect(page.getByText("Stand saved").last()).toBeVisible();
+    expect(await pitch()).toBe(0.2);
+    if (from === "toast") {
+      await page.getByRole("button", { name: "Undo" }).click();
+      await expect(page.getByText("Taken back.")).toBeVisible();
+      expect(await pitch()).toBe(0.25);
+      await expect(page.getByRole("slider", { name: /Leaf bank: 36 lines, 864 sites/ })).toBeVisible();
+    }
+  }
+  await page.goto("/people/history");
+  await ready(page);
+  const row = page.getByRole("listitem").filter({ hasText: "Stand Leaf bank" });
+  await expect(row.first()).toContainText("pitch 0.25 m 0.2 m");
+  await page.getByRole("button", { name: "Take back: changed Stand Leaf bank" }).first().click();
+  await expect(page.getByText("took a change back").first()).toBeVisible();
+  expect(await pitch()).toBe(0.25);
+});
+
+test("cookies are sealed and closed to scripts, pages cannot be framed, and a script without the nonce does not run", async ({
+  page,
+  context,
+}) => {
+  const cookie = (await context.cookies()).find(({ name }) => name === "seed_round")!;
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Lax" });
+  const answer = await page.goto("/round");
+  const policy = answer!.headers()["content-security-policy"]!;
+  expect(policy).toMatch(/script-src 'self' 'nonce-[\w=]+' 'strict-dynamic'/u);
+  expect(policy).toContain("frame-ancestors 'none'");
+  await ready(page);
+  await page.evaluate(() => {
+    const script = document.createElement("div");
+    script.innerHTML = `<img src="x:" onerror="document.title='taken over'">`;
+    document.body.append(script);
+  });
+  await page.waitForTimeout(300);
+  expect(await page.title()).toContain("Round");
+  // An action called from another site is not carried out.
+  const foreign = await page.request.post("/round", { headers: { origin: "https://elsewhere.example", "next-action": "0".repeat(42) }, data: "[]" }); // prettier-ignore
+  expect(foreign.status()).toBeGreaterThanOrEqual(400);
+});
