@@ -2,6 +2,7 @@
 import { dayInWords } from "@/core/units/day";
 import type { Dimension } from "@/core/units/dimensions";
 import { Quantity } from "./units";
+import { Why } from "./Why";
 
 export interface ShortageView {
   readonly kind: "water" | "sites" | "salt";
@@ -15,6 +16,13 @@ const BY_HOW_MUCH: Readonly<Record<ShortageView["kind"], string>> = {
   water: "short that day",
   sites: "sites over that day",
   salt: "to buy",
+};
+
+const HOW: Readonly<Record<ShortageView["kind"], string>> = {
+  water:
+    "What the plan's plants drink on that day (and what drains of run-to-waste loops), less what the sources give in their order and the store still holds.",
+  sites: "Plants of the plan that stand in the pool on that day and lines that are being cleaned, less its sites.",
+  salt: "Litres of feed that the plan drinks × grams a litre of each recipe, less what is on the shelf and in the stock tanks.",
 };
 
 /** What runs short, the first day of it, and by how much: the same three facts wherever they are shown. */
@@ -45,7 +53,9 @@ export function ShortageList({ shortages }: { shortages: readonly ShortageView[]
             <td className="py-1.5">{shortage.name}</td>
             <td className="py-1.5 pr-2 text-right">
               <span className="figure !text-xl">
-                <Quantity value={shortage.amount} dimension={shortage.dimension} />
+                <Why label={`${shortage.name}: by how much`} how={HOW[shortage.kind]}>
+                  <Quantity value={shortage.amount} dimension={shortage.dimension} />
+                </Why>
               </span>{" "}
               <span className="text-sm text-soft">{BY_HOW_MUCH[shortage.kind]}</span>
             </td>

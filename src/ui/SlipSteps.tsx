@@ -1,11 +1,15 @@
 import type { Dimension } from "@/core/units/dimensions";
 import { Quantity } from "./units";
+import { Why } from "./Why";
 
 /** One thing to do by hand: what, how much, and a word on how. */
 export interface SlipStepView {
   readonly title: string;
   readonly amount?: { readonly value: number; readonly dimension: Dimension };
   readonly note?: string;
+  /** How the amount came about. */
+  readonly how?: string;
+  readonly inputs?: readonly (readonly [name: string, value: string])[];
 }
 
 /** The dose slip: numbered in the order of the hand, amounts to be read at arm's length. */
@@ -25,7 +29,13 @@ export function SlipSteps({ steps }: { steps: readonly SlipStepView[] }) {
               <span>{step.title}</span>
               {step.amount && (
                 <span className="figure">
-                  <Quantity {...step.amount} />
+                  {step.how ? (
+                    <Why label={step.title} how={step.how} inputs={step.inputs}>
+                      <Quantity {...step.amount} />
+                    </Why>
+                  ) : (
+                    <Quantity {...step.amount} />
+                  )}
                 </span>
               )}
             </span>

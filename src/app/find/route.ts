@@ -1,4 +1,4 @@
-import { seasonFor } from "@/server/batches/season";
+import { seasonToRead } from "@/server/batches/season";
 import { things } from "@/server/find/things";
 import { members } from "@/server/people/queries";
 import { roundOf } from "@/server/round/today";
@@ -6,7 +6,7 @@ import { route } from "@/server/session/route";
 
 /** Everything in the garden that has a name, for the palette. */
 export const GET = route("look", async ({ db, who }) => {
-  const season = await seasonFor(db, who);
+  const season = await seasonToRead(db, who);
   const { items } = await roundOf(db, season);
   const found = things(season, items, await members(db, who.gardenId));
   return Response.json(found, { headers: { "cache-control": "no-store" } });

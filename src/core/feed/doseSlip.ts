@@ -9,6 +9,7 @@ import {
   type TankBuffer,
 } from "./phDose";
 import type { FeedSheet } from "./feedSheet";
+import { told } from "../units/told";
 
 /** One thing to do by hand. Amounts are in litres or grams; screens write them in the units of the jug that is there. */
 export type SlipStep =
@@ -123,7 +124,7 @@ function strengthSteps(correction: Exclude<BringBack, { kind: "water-too-strong"
       note:
         correction.stockEachL > 0
           ? "before the stock, so that it mixes in"
-          : `brings ${input.reading.ecMsPerCm.toFixed(2)} down to ${input.bands.ecTarget.toFixed(2)} mS/cm`,
+          : `brings ${told(input.reading.ecMsPerCm, "ec")} down to ${told(input.bands.ecTarget, "ec")}`,
     });
   if (correction.stockEachL <= 0) return steps;
   // A litre of each stock carries the salts of so many litres of the recipe as written.
@@ -203,16 +204,18 @@ function stateWords({ reading, bands, workingL }: DoseSlipInput): string[] {
   if (reading.ph < bands.phLow)
     words.push("pH is under its band: ammonium, low light, or roots in trouble; look at the roots.");
   if (reading.waterC > 25)
-    words.push("Over 25 °C roots want more oxygen than warm water holds: shade the tank and run the pump longer.");
+    words.push(
+      `Over ${told(25, "temperature")} roots want more oxygen than warm water holds: shade the tank and run the pump longer.`,
+    );
   if (reading.levelL < workingL * (1 - LEVEL_SLACK))
-    words.push(`The tank is ${Math.round(workingL - reading.levelL)} L below its working level.`);
+    words.push(`The tank is ${told(Math.round(workingL - reading.levelL), "volume")} below its working level.`);
   return words.length ? words : ["Strength, pH and level are where they should be."];
 }
 
 function waterTooStrong(waterEc: number, better: string | null): string {
   return better
-    ? `This water alone has EC ${waterEc.toFixed(2)}: it cannot bring the tank down. ${better} could.`
-    : `This water alone has EC ${waterEc.toFixed(2)}: no source here can bring the tank down. Change the solution.`;
+    ? `This water alone has EC ${told(waterEc, "ec")}: it cannot bring the tank down. ${better} could.`
+    : `This water alone has EC ${told(waterEc, "ec")}: no source here can bring the tank down. Change the solution.`;
 }
 
 function cautionsFor(steps: readonly SlipStep[]): CautionKey[] {

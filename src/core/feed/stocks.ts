@@ -1,5 +1,6 @@
 import { requireRange } from "../units/range";
 import type { Salt } from "./salts";
+import { told } from "../units/told";
 
 /** "1:100" means one part in 100 parts of outflow, or one part to 100 parts of water. */
 export type RatioConvention = "in" | "to";
@@ -124,8 +125,8 @@ export function stockSolubility(
     verdict === "clear"
       ? "Everything dissolves with room to spare."
       : verdict === "close"
-        ? `${what} is at ${(load * 100).toFixed(0)} % of what dissolves at ${coldestC} °C: it may drop out on a cold night.`
-        : `${what} does not dissolve at ${coldestC} °C: ${(load * 100).toFixed(0)} % of the limit. The highest ratio that works is 1:${highestRatioR}.`;
+        ? `${what} is at ${(load * 100).toFixed(0)} % of what dissolves at ${told(coldestC, "temperature")}: it may drop out on a cold night.`
+        : `${what} does not dissolve at ${told(coldestC, "temperature")}: ${(load * 100).toFixed(0)} % of the limit. The highest ratio that works is 1:${highestRatioR}.`;
   return { fractions, verdict, highestRatioR, words };
 }
 

@@ -1,5 +1,6 @@
 import type { PlacedStand } from "./stand";
 import { standFootprint, type RectM } from "./standLayout";
+import { told } from "../units/told";
 
 export interface HouseShape {
   readonly lengthM: number;
@@ -48,6 +49,6 @@ function overlap(a: RectM, b: RectM): boolean {
 }
 
 function describe(rect: RectM): string {
-  const end = (from: number, size: number) => (from + size).toFixed(2);
-  return `${rect.xM.toFixed(2)}–${end(rect.xM, rect.lengthM)} m along and ${rect.yM.toFixed(2)}–${end(rect.yM, rect.widthM)} m across`;
+  const span = (from: number, size: number) => `${told(from, "length")} to ${told(from + size, "length")}`;
+  return `${span(rect.xM, rect.lengthM)} along and ${span(rect.yM, rect.widthM)} across`;
 }

@@ -2,6 +2,7 @@ import { bedPlants } from "./bedPlants";
 import { lineSites, webBetweenHoles } from "./lineSites";
 import { trayRack } from "./trayRack";
 import type { BucketLine, ChannelBank, DripBeds, StandSpec, TrayRack } from "./stand";
+import { told } from "../units/told";
 
 export interface StandCounts {
   readonly lines: number;
@@ -45,11 +46,14 @@ function channelBank(spec: ChannelBank): StandCounts {
   const warnings: string[] = [];
   if (along.sites === 0) warnings.push("The line is shorter than its two end margins: no site fits.");
   if (web.tooThin)
-    warnings.push(`Only ${web.webMm.toFixed(0)} mm of channel is left between holes; 25 mm keeps it from tearing.`);
+    warnings.push(
+      `Only ${told(web.webMm, "bore")} of channel is left between holes; ${told(25, "bore")} keeps it from tearing.`,
+    );
   if (spec.holeMm / 1000 > spec.channelWidthM) warnings.push("The hole is wider than the channel.");
   if (spec.fallOneIn === 0 || spec.fallOneIn > 100) warnings.push("A fall under 1:100 lets the film pond.");
   else if (spec.fallOneIn < 25) warnings.push("A fall over 1:25 lets the film run thin.");
-  if (spec.lineLengthM > 15) warnings.push("Past 15 m, oxygen and nutrients run down along the channel.");
+  if (spec.lineLengthM > 15)
+    warnings.push(`Past ${told(15, "length")}, oxygen and nutrients run down along the channel.`);
   warnings.push(...reachWarnings(blockM, spec.aisleM, spec.lines > spec.linesPerBlock));
   return {
     lines: spec.lines,
@@ -104,8 +108,10 @@ function rack(spec: TrayRack): StandCounts {
 function reachWarnings(blockM: number, aisleM: number, hasAisles: boolean): string[] {
   const warnings: string[] = [];
   if (hasAisles && aisleM < LEAST_AISLE_M - 1e-9)
-    warnings.push("An aisle under 0.6 m is hard to work in; 0.9 m is accessible.");
+    warnings.push(`An aisle under ${told(0.6, "length")} is hard to work in; ${told(0.9, "length")} is accessible.`);
   if (blockM > REACH_FROM_TWO_SIDES_M + 1e-9)
-    warnings.push(`A block ${blockM.toFixed(2)} m wide is past the 1.2 m that arms reach from its two sides.`);
+    warnings.push(
+      `A block ${told(blockM, "length")} wide is past the ${told(1.2, "length")} that arms reach from its two sides.`,
+    );
   return warnings;
 }

@@ -3,6 +3,7 @@ import { lineWords } from "../place/lineWords";
 import { dayInWords, type Day } from "../units/day";
 import { stockMl } from "../feed/stocks";
 import type { Amount, RoundInput, RoundItem, RoundLoop, RoundPool, Stop } from "./types";
+import { told } from "../units/told";
 
 /** A stock tank with fewer days left than this is mixed on the next round. */
 const MIX_BELOW_DAYS = 7;
@@ -111,7 +112,7 @@ function topUpItem(loop: RoundLoop, stop: Stop, today: Day): RoundItem | null {
     stop,
     title: `${loop.name} tank: top up with feed`,
     figure: { value: litres, dimension: "volume", word: "" },
-    detail: `the tank should stand near ${Math.round(expectedL)} L; read it first if the meter is at hand`,
+    detail: `the tank should stand near ${told(Math.round(expectedL), "volume")}; read it first if the meter is at hand`,
     amounts: feedAmounts(loop, litres),
     cautions: ["salts"],
     ageDays: 0,

@@ -10,7 +10,7 @@ export interface Unit {
 }
 
 export type Dimension =
-  | "length" | "smallLength" | "area" | "volume" | "dose" | "flow" | "lineFlow" | "ec" | "temperature" | "mass"
+  | "length" | "smallLength" | "bore" | "area" | "volume" | "dose" | "flow" | "lineFlow" | "ec" | "temperature" | "mass"
   | "concentration" | "share" | "days" | "minutes" | "count" | "ph" | "money" | "ratio"; // prettier-ignore
 
 /** How a garden likes its figures. */
@@ -55,6 +55,11 @@ const FLOWS: readonly Unit[] = [
 export const DIMENSIONS: Readonly<Record<Dimension, readonly Unit[]>> = {
   length: LENGTHS,
   smallLength: LENGTHS,
+  bore: [
+    { symbol: "mm", aliases: [], factor: 1 },
+    { symbol: "cm", aliases: [], factor: 10 },
+    { symbol: "in", aliases: ['"', "″", "inch", "inches"], factor: M_PER_INCH * 1000 },
+  ],
   area: [
     { symbol: "m²", aliases: ["m2", "sqm"], factor: 1 },
     { symbol: "ft²", aliases: ["ft2", "sqft"], factor: M_PER_FOOT ** 2 },
@@ -101,6 +106,7 @@ export const DIMENSIONS: Readonly<Record<Dimension, readonly Unit[]>> = {
 const SYMBOLS: Partial<Record<Dimension, { metric: string; us: string }>> = {
   length: { metric: "m", us: "ft" },
   smallLength: { metric: "mm", us: "in" },
+  bore: { metric: "mm", us: "in" },
   area: { metric: "m²", us: "ft²" },
   volume: { metric: "L", us: "gal" },
   dose: { metric: "mL", us: "mL" },

@@ -4,6 +4,7 @@ import { pipeHeadLossM } from "./pipeFriction";
 import { pumpCurve } from "./pumpCurve";
 import { pumpDuty, type PumpSystem } from "./pumpDuty";
 import { timerMinutes, type TimerProgram } from "./timer";
+import { told } from "../units/told";
 
 /** Something that the loop feeds: the lines of one stand. */
 export interface LadderStand {
@@ -129,7 +130,10 @@ function sourceRung({ garden }: LadderInput): Rung {
     wants: garden.needLpd,
     dimension: "volume",
     how: "What well, mains and carried water may give in a day, and what the store can add, against the litres that all plants drink today.",
-    eases: rainLpd > 0 ? [`Without the store the other sources leave ${Math.round(rainLpd)} L a day unmet.`] : [],
+    eases:
+      rainLpd > 0
+        ? [`Without the store the other sources leave ${told(Math.round(rainLpd), "volume")} a day unmet.`]
+        : [],
   });
 }
 
@@ -157,16 +161,18 @@ function pumpRung(pump: PumpSystem, flowLph: number, wantedLph: number, turns: n
   if (flowLph < wantedLph) {
     const moreTurns = flowLph > 0 ? Math.ceil(totalLph / flowLph) : null;
     if (moreTurns && moreTurns > turns)
-      eases.push(`Run the banks in ${moreTurns} turns: each then wants ${Math.round(totalLph / moreTurns)} L/h.`);
+      eases.push(
+        `Run the banks in ${moreTurns} turns: each then wants ${told(Math.round(totalLph / moreTurns), "flow")}.`,
+      );
     const lower = pumpDuty({ ...pump, staticLiftM: pump.staticLiftM - 0.1 }).flowLph;
-    eases.push(`Each 10 cm less lift brings ${Math.round(lower - flowLph)} L/h more.`);
+    eases.push(`Each ${told(0.1, "length")} less lift brings ${told(Math.round(lower - flowLph), "flow")} more.`);
     const bore = BORES_MM.find((candidate) => candidate > pump.pipe.boreMm * 1.05);
     if (bore) {
       const wider = pumpDuty({ ...pump, pipe: { ...pump.pipe, boreMm: bore } }).flowLph;
-      eases.push(`A riser of ${bore} mm bore brings ${Math.round(wider - flowLph)} L/h more.`);
+      eases.push(`A riser of ${told(bore, "bore")} bore brings ${told(Math.round(wider - flowLph), "flow")} more.`);
     }
   }
-  const lift = `lifts ${pump.staticLiftM.toFixed(2)} m at the lowest water level`;
+  const lift = `lifts ${told(pump.staticLiftM, "length")} at the lowest water level`;
   return rung({
     kind: "pump",
     name: "Pump",
@@ -192,7 +198,7 @@ function injectorRung(
   const parts = {
     kind: "injector" as const,
     name: "Injector",
-    detail: `doses from ${injector.leastLph} to ${injector.greatestLph} L/h`,
+    detail: `doses from ${told(injector.leastLph, "flow")} to ${told(injector.greatestLph, "flow")}`,
     dimension: "flow" as const,
     how: "Under its least flow a piston stops dosing, over its greatest it doses too little. The smallest bank alone and all open lines together are held against the range.",
   };
@@ -217,8 +223,8 @@ function mainRung(pump: PumpSystem, wantedLph: number): Rung {
   const atPumpM = wantedLph <= curve.lastFlowLph ? curve.headM(wantedLph) : 0;
   return rung({
     kind: "main",
-    name: `Main, ${pump.pipe.boreMm} mm bore`,
-    detail: `${lossM.toFixed(2)} m lost on ${pump.pipe.lengthM} m and its fittings`,
+    name: `Main, ${told(pump.pipe.boreMm, "bore")} bore`,
+    detail: `${told(lossM, "length")} lost on ${told(pump.pipe.lengthM, "length")} and its fittings`,
     has: Math.max(0, atPumpM),
     wants: Math.max(0.01, pump.staticLiftM + pump.headWantedM + lossM),
     dimension: "length",
@@ -275,7 +281,7 @@ function plantRung(
     rung: rung({
       kind: "plant",
       name: `One plant in ${stand.name}`,
-      detail: `${flowWords(perPlantLph)} while it runs; ${stand.plants > 0 ? `${stand.plants} plants there today` : "none there today"}`,
+      detail: `${told(perPlantLph, "flow")} while it runs; ${stand.plants > 0 ? `${stand.plants} plants there today` : "none there today"}`,
       has: given,
       wants: need,
       dimension: "volume",
@@ -283,11 +289,6 @@ function plantRung(
       eases: given < need && moreMinutes > 0 ? [`Run the timer ${moreMinutes} minutes more a day.`] : [],
     }),
   };
-}
-
-/** The flow of one plant, in the unit in which it is not all zeros. */
-function flowWords(lph: number): string {
-  return lph < 0.1 ? `${(lph * 1000).toFixed(0)} mL/h` : `${lph.toFixed(2)} L/h`;
 }
 
 function bankFlows(stand: LadderStand): number[] {

@@ -4,6 +4,7 @@ import type { Day } from "@/core/units/day";
 import { dateOf, MonthAxis } from "@/ui/chart";
 import { ShortageList, type ShortageView } from "@/ui/ShortageList";
 import { Quantity, useUnits } from "@/ui/units";
+import { Why } from "@/ui/Why";
 
 export interface BalanceSheetProps {
   readonly shortages: readonly ShortageView[];
@@ -38,11 +39,22 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
             values={need.litres}
             weeks={weeks}
             limit={null}
-            figure={<Quantity value={need.todayLpd} dimension="volume" />}
+            figure={
+              <Why
+                label={`${need.name} loop, litres a day`}
+                how="Plants of the plan that stand on the loop today × what each drinks in its stage, and the drain share of a run-to-waste loop."
+              >
+                <Quantity value={need.todayLpd} dimension="volume" />
+              </Why>
+            }
           />
         ))}
         <p className="mt-2 text-soft">
-          Water for the whole plan costs {units.currency} {waterCost.toFixed(0)}; see Supply under Water.
+          Water for the whole plan costs{" "}
+          <Why label="Water for the plan" how="Litres drawn from each source on each day × its price.">
+            {units.currency} {waterCost.toFixed(0)}
+          </Why>
+          ; see Supply under Water.
         </p>
         <h2 className="mt-5 text-2xl">Sites taken, week by week</h2>
         {pools.map((pool) => (
@@ -54,7 +66,14 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
             limit={pool.sites}
             figure={
               <>
-                {pool.usedToday} <small>of {pool.sites}</small>
+                <Why
+                  label={`${pool.name}, sites taken today`}
+                  how="Plants of all batches that stand in the pool today; each stage takes as many sites as it has plants."
+                  inputs={[["sites", String(pool.sites)]]}
+                >
+                  {pool.usedToday}
+                </Why>{" "}
+                <small>of {pool.sites}</small>
               </>
             }
           />

@@ -11,6 +11,7 @@ import type { BatchView, SeasonView } from "@/server/batches/view";
 import { Button } from "@/ui/Button";
 import { useCommand } from "@/ui/useCommand";
 import { Only } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 export interface BatchCardProps {
   readonly batch: BatchView;
@@ -58,8 +59,21 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             </tbody>
           </table>
           <p className="mt-2 text-sm">
-            Ready {dayInWords(batch.readyDay)}; orders take {round(batch.unitsOrdered)} of {round(batch.unitsInAll)}{" "}
-            {batch.unit}.
+            Ready{" "}
+            <Why
+              label="Ready"
+              how="From the day it is sown through its stages: each day counts as a share of the stage, by the length that the stage has in the month of that day. Stages that really began take the place of the plan."
+            >
+              {dayInWords(batch.readyDay)}
+            </Why>
+            ; orders take{" "}
+            <Why
+              label="What orders take"
+              how="Each market day's orders are met from the batches that are ready then, the oldest first; a batch gives its plants × the yield of a plant."
+            >
+              {round(batch.unitsOrdered)} of {round(batch.unitsInAll)} {batch.unit}
+            </Why>
+            .
           </p>
           {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
           <div className="mt-3 flex flex-wrap gap-2">
@@ -116,6 +130,12 @@ function HeldOver({
       </p>
       <div aria-live="polite">
         <ConsequenceWords held={held} view={view} input={input} />
+        <Why
+          label="What it would break"
+          how="The whole plan is worked out anew with this batch on the other day, and compared with the plan as it stands: sites that are taken beyond a pool's own, and orders that get less."
+        >
+          <span className="text-sm text-soft underline">how it is worked out</span>
+        </Why>
         {held.breaks && (
           <p className={`mt-2 ${mend ? "text-leaf" : "text-soft"}`}>
             {mend ? (

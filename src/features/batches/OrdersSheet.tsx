@@ -13,6 +13,7 @@ import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
 import { useOpened } from "@/ui/drafts";
 import { Only, useMay } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 interface Ahead {
   readonly orderId: number;
@@ -137,7 +138,14 @@ function OrderLine({
       </div>
       <p className="text-sm text-soft">
         {order.outletName} ·{" "}
-        <span className={met ? "text-leaf" : "font-bold text-alarm"}>{metWords(order, ahead)}</span>
+        <span className={met ? "text-leaf" : "font-bold text-alarm"}>
+          <Why
+            label={`${variety?.name ?? ""} for ${order.outletName}`}
+            how="Each market day of the order is met from the batches that are ready then, the oldest first, shared with the other orders of that day; what is missing is what they do not give."
+          >
+            {metWords(order, ahead)}
+          </Why>
+        </span>
         {!met && mayPlan && (
           <>
             {" · "}

@@ -7,6 +7,7 @@ import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
+import { quantityText } from "@/core/units/format";
 
 /** A tank that is mixed by hand: what goes in for a fill, and for a top-up of as many litres as are missing. */
 export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
@@ -16,13 +17,19 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const units = useUnits();
   const steps = (litres: number): SlipStepView[] => [
     { title: "Water to about nine tenths", amount: { value: litres * 0.9, dimension: "volume" } },
-    ...amounts(litres).map((amount) => ({ title: amount.name, amount })),
+    ...amounts(litres).map((amount) => ({
+      title: amount.name,
+      amount,
+      how: "Grams for 1000 L of feed × litres to make ÷ 1000.",
+    })),
     { title: "Stir, and make up to", amount: { value: litres, dimension: "volume" } },
   ];
   return (
     <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
       <section aria-label="Fill">
-        <h2 className="border-b-2 border-ink pb-1 text-3xl">A fill of {loop.workingL} L</h2>
+        <h2 className="border-b-2 border-ink pb-1 text-3xl">
+          A fill of {quantityText(loop.workingL, "volume", units)}
+        </h2>
         <SlipSteps steps={steps(loop.workingL)} />
       </section>
       <section aria-label="Top-up">

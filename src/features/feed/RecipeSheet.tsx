@@ -72,7 +72,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
             <NutrientBars sheet={feed.sheet} />
           </section>
           <section>
-            <h2 className="text-2xl">Salts for 1000 L of feed</h2>
+            <h2 className="text-2xl">Salts for {quantityText(1000, "volume", units)} of feed</h2>
             <table className="mt-1 w-full">
               <thead className="text-left text-sm text-soft">
                 <tr>
@@ -87,7 +87,15 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
                     <td className="py-1.5">{salt.name}</td>
                     <td className="sign text-xl">{salt.stock}</td>
                     <td className="figure !text-xl text-right">
-                      <Quantity value={feed.sheet.gPer1000L[index]!} dimension="mass" />
+                      <Why
+                        label={salt.name}
+                        how="Amounts, none below zero, with which all nutrients together come nearest to the recipe, the water's own counted in; then scaled so that the feed has the wanted EC."
+                        inputs={[
+                          ["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
+                        ]}
+                      >
+                        <Quantity value={feed.sheet.gPer1000L[index]!} dimension="mass" />
+                      </Why>
                     </td>
                   </tr>
                 ))}

@@ -12,6 +12,7 @@ import type { FieldSpec } from "@/ui/form/fields";
 import { Quantity } from "@/ui/units";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 interface Use {
   readonly saltId: number;
@@ -63,7 +64,16 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
                     <Quantity value={salt.onHandG} dimension="mass" />
                   </td>
                   <td className="figure !text-xl text-right">
-                    {use && use.wantedG > 0 ? <Quantity value={use.wantedG} dimension="mass" /> : "–"}
+                    {use && use.wantedG > 0 ? (
+                      <Why
+                        label={`${salt.name}: what the plan takes`}
+                        how="Litres that each loop's plants drink over the plan × grams a litre of its recipe."
+                      >
+                        <Quantity value={use.wantedG} dimension="mass" />
+                      </Why>
+                    ) : (
+                      "–"
+                    )}
                   </td>
                   <td className={`whitespace-nowrap pl-6 ${use?.firstShort ? "font-bold text-alarm" : "text-soft"}`}>
                     {use?.firstShort

@@ -130,6 +130,11 @@ function Stock({
           ...stock.salts.map((salt) => ({
             title: salt.name,
             amount: { value: salt.tankG, dimension: "mass" as const },
+            how: "Grams for 1000 L of feed × concentration factor × tank volume ÷ 1000.",
+            inputs: [
+              ["tank", quantityText(tank.volumeL, "volume", units)],
+              ["one part in", String(loop.ratioR)],
+            ] as const,
           })),
           { title: "Make up to the mark", amount: { value: tank.volumeL, dimension: "volume" } },
         ]}
@@ -145,6 +150,7 @@ const VERDICT_WORDS = {
 } as const;
 
 function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"] }) {
+  const units = useUnits();
   const [least, greatest] = [loop.injectorLeastLph ?? 0, loop.injectorGreatestLph ?? 0];
   const rows =
     banks.length > 1
@@ -153,7 +159,7 @@ function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"
   return (
     <section className="mt-4">
       <h2 className="text-2xl">
-        Injector, {least}–{greatest} L/h
+        Injector, {quantityText(least, "flow", units)} to {quantityText(greatest, "flow", units)}
       </h2>
       <table className="mt-1 w-full max-w-2xl">
         <tbody>
@@ -165,7 +171,9 @@ function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"
                   {bank.name.startsWith("all") ? bank.name : `one bank of ${bank.name.toLowerCase()}`}
                 </th>
                 <td className="figure !text-xl text-right">
-                  <Quantity value={bank.flowLph} dimension="flow" />
+                  <Why label={bank.name} how="Lines on one valve × emitters on a line × flow of an emitter.">
+                    <Quantity value={bank.flowLph} dimension="flow" />
+                  </Why>
                 </td>
                 <td className={`pl-4 ${verdict === "in-range" ? "text-leaf" : "font-bold text-alarm"}`}>
                   {VERDICT_WORDS[verdict]}

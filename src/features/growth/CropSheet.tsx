@@ -12,6 +12,7 @@ import { StageYear } from "./StageYear";
 import { VarietyForm } from "./VarietyForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 export interface CropSheetProps {
   readonly varieties: readonly Variety[];
@@ -54,7 +55,15 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
               </div>
               <StageYear variety={variety} pools={pools} />
               <p className="text-right max-md:text-left">
-                <span className="sign text-xl">ready {dayInWords(ready)}</span>
+                <span className="sign text-xl">
+                  ready{" "}
+                  <Why
+                    label={`${variety.name}, sown today`}
+                    how="From today through its stages: each day counts as a share of the stage, by the length that the stage has in the month of that day."
+                  >
+                    {dayInWords(ready)}
+                  </Why>
+                </span>
                 <span className="block text-sm text-soft">if sown now · {growing[index]} growing</span>
               </p>
               <Only right="plan">

@@ -14,6 +14,8 @@ import { Empty } from "@/ui/Empty";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { Why } from "@/ui/Why";
+import { quantityText } from "@/core/units/format";
+import { useUnits } from "@/ui/units";
 
 export interface SowingSheetProps {
   readonly varieties: readonly Variety[];
@@ -120,6 +122,7 @@ interface AnswerProps extends Pick<SowingSheetProps, "pools" | "sowWeekdays" | "
 }
 
 function Answer({ variety, pools, direction, day, target, confidence, sowWeekdays, today }: AnswerProps) {
+  const units = useUnits();
   const stages = variety.stages.map((stage) => stage.daysByMonth);
   const back = direction === "back" ? sowDayFor(day, stages, sowWeekdays) : null;
   const boundaries = back?.boundaries ?? stageBoundaries(day, stages);
@@ -160,12 +163,27 @@ function Answer({ variety, pools, direction, day, target, confidence, sowWeekday
         </p>
         <p>
           <span className="block text-soft">seeds</span>
-          <span className="sign text-5xl">{formatNumber(seeds)}</span>
-          <span className="text-soft"> {formatNumber(seeds / variety.seedsPerG, 2)} g</span>
+          <span className="sign text-5xl">
+            <Why
+              label="Seeds"
+              how="Cells × seeds in each; the weight by seeds in a gram."
+              inputs={[["seeds in a gram", formatNumber(variety.seedsPerG, 1)]]}
+            >
+              {formatNumber(seeds)}
+            </Why>
+          </span>
+          <span className="text-soft"> {quantityText(seeds / variety.seedsPerG, "mass", units)}</span>
         </p>
         <p>
           <span className="block text-soft">ready on</span>
-          <span className="sign text-5xl">{dayInWords(boundaries.at(-1)!, "weekday")}</span>
+          <span className="sign text-5xl">
+            <Why
+              label="Ready on"
+              how="From the sow day through the stages: each day counts as a share of its stage, by the length that the stage has in the month of that day."
+            >
+              {dayInWords(boundaries.at(-1)!, "weekday")}
+            </Why>
+          </span>
         </p>
       </div>
       {back && (

@@ -76,11 +76,30 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
       </table>
       <p className="mt-3 text-sm text-soft">
         Takes {quantityText(foot.lengthM, "length", units)} × {quantityText(foot.widthM, "length", units)}.
-        {counts.slackM !== null &&
-          counts.slackM > 0.001 &&
-          ` ${quantityText(counts.slackM, "smallLength", units)} is left over at the end of each line.`}
-        {view.drainBackL > 0 &&
-          ` ${quantityText(view.drainBackL, "volume", units)} runs back into the tank when the pump stops.`}
+        {counts.slackM !== null && counts.slackM > 0.001 && (
+          <>
+            {" "}
+            <Why
+              label="Left over"
+              how="Length of the line less both end margins and the pitches that fit between them."
+            >
+              {quantityText(counts.slackM, "smallLength", units)}
+            </Why>{" "}
+            is left over at the end of each line.
+          </>
+        )}
+        {view.drainBackL > 0 && (
+          <>
+            {" "}
+            <Why
+              label="Runs back"
+              how="Length of all lines × width × the depth of the film while it runs: what is on its way when the pump stops."
+            >
+              {quantityText(view.drainBackL, "volume", units)}
+            </Why>{" "}
+            runs back into the tank when the pump stops.
+          </>
+        )}
       </p>
       {counts.warnings.map((warning) => (
         <p key={warning} className="mt-2 border-l-[6px] border-feed bg-feed-pale px-3 py-1.5 text-sm">

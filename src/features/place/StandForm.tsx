@@ -10,6 +10,8 @@ import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
 import { STARTING_EXAMPLES } from "./defaults";
+import { inUnits } from "@/core/units/told";
+import { useUnits } from "@/ui/units";
 
 interface Values {
   readonly spec: StandSpec;
@@ -37,7 +39,7 @@ const MEASURES: readonly FieldSpec[] = [
   spec("pitchM", "Pitch, plant to plant", "smallLength", (values) => channel(values) || bed(values)),
   spec("endMarginM", "End margin", "smallLength", (values) => channel(values) || bed(values), "from the end to the first plant"),
   spec("edgeMarginM", "Side margin", "smallLength", bed),
-  { name: "spec.holeMm", label: "Hole, mm", type: "quantity", dimension: "count", when: channel },
+  { name: "spec.holeMm", label: "Hole", type: "quantity", dimension: "bore", when: channel },
   spec("gapM", "Gap between channels", "smallLength", channel),
   spec("linesPerBlock", "Channels between aisles", "count", channel),
   spec("bucketsPerLine", "Buckets in a row", "count", bucket),
@@ -135,6 +137,7 @@ function KindExample() {
 function CountsSoFar() {
   const { control } = useFormContext();
   const values = useWatch({ control, name: "spec" }) as StandSpec;
+  const units = useUnits();
   const counts = tryCounts(values);
   if (!counts) return <p className="text-soft">With complete measures the count stands here.</p>;
   return (
@@ -144,7 +147,7 @@ function CountsSoFar() {
       </p>
       {counts.warnings.map((warning) => (
         <p key={warning} className="text-sm">
-          {warning}
+          {inUnits(warning, units)}
         </p>
       ))}
     </div>

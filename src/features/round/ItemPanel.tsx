@@ -20,6 +20,8 @@ import { StoreForm } from "./StoreForm";
 import { whoMay } from "@/core/people/rights";
 import { useDraft } from "@/ui/drafts";
 import { useMay } from "@/ui/who";
+import { Why } from "@/ui/Why";
+import { HOW_AMOUNT, HOW_FIGURE } from "./howItems";
 
 interface StoreFacts {
   readonly id: number;
@@ -50,11 +52,13 @@ export function ItemPanel({
         <>
           {item.figure && (
             <p className="sign my-3 text-5xl [&_small]:text-2xl [&_small]:text-soft">
-              <Quantity {...item.figure} />
+              <Why label={item.title} how={HOW_FIGURE[item.kind] ?? item.detail} inputs={[["here", item.detail]]}>
+                <Quantity {...item.figure} />
+              </Why>
             </p>
           )}
           {item.amounts.length > 0 && (
-            <SlipSteps steps={item.amounts.map((amount) => ({ title: amount.name, amount }))} />
+            <SlipSteps steps={item.amounts.map((amount) => ({ title: amount.name, amount, how: HOW_AMOUNT }))} />
           )}
         </>
       )}

@@ -13,6 +13,7 @@ import { RungLadder } from "./RungLadder";
 import { timerWords } from "./timerWords";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 interface Named {
   readonly id: number;
@@ -55,13 +56,32 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
               <div>
                 <p>{timerWords(loop.timer)}</p>
                 {loop.turns > 1 && <p>Banks in {loop.turns} turns</p>}
-                <p className="text-soft">{quantityText(needLpd, "volume", units)} a day drunk</p>
+                <p className="text-soft">
+                  <Why
+                    label="Drunk a day"
+                    how="Plants of the plan that stand on this loop × what each drinks in its stage, the mean of the seven days from today."
+                  >
+                    {quantityText(needLpd, "volume", units)}
+                  </Why>{" "}
+                  a day drunk
+                </p>
               </div>
             </div>
             {limits && limits.drainBackL > 0 && (
               <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">
                 {quantityText(limits.drainBackL, "volume", units)} run back when the pump stops: fill the tank no higher
-                than {quantityText(limits.greatestL, "volume", units)} of {quantityText(loop.tankL, "volume", units)}.
+                than{" "}
+                <Why
+                  label="Highest safe level"
+                  how="The tank less 3 % freeboard, less what runs back from the lines when the pump stops."
+                  inputs={[
+                    ["tank", quantityText(loop.tankL, "volume", units)],
+                    ["runs back", quantityText(limits.drainBackL, "volume", units)],
+                  ]}
+                >
+                  {quantityText(limits.greatestL, "volume", units)}
+                </Why>{" "}
+                of {quantityText(loop.tankL, "volume", units)}.
                 {loop.workingL > limits.greatestL && (
                   <b> Its working level is over that: it overflows at the next power cut.</b>
                 )}

@@ -37,7 +37,7 @@ export function PumpFields() {
               hint="0 for open spigots, 10 m for most drip"
             />
             <Measure name="pump.pipeLengthM" label="Pipe length" dimension="length" />
-            <Measure name="pump.boreMm" label="Bore, mm" dimension="count" hint="the inside, never the nominal size" />
+            <Measure name="pump.boreMm" label="Bore" dimension="bore" hint="the inside, never the nominal size" />
             <Measure
               name="pump.fittingsK"
               label="Fittings, sum of K"

@@ -12,6 +12,7 @@ import { Horizon } from "./Horizon";
 import { SourceForm, StoreForm } from "./SourceForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { Why } from "@/ui/Why";
 
 export interface SupplySheetProps {
   readonly today: Day;
@@ -72,7 +73,14 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
             })}
           </ul>
           <p className="mt-2">
-            This water costs {units.currency} {supply.cost.toFixed(0)} over the plan.
+            This water costs{" "}
+            <Why
+              label="Water for the plan"
+              how="Each day's need is drawn from the sources in their order, each up to what it gives a day and the store up to what it holds; litres × the price of the source."
+            >
+              {units.currency} {supply.cost.toFixed(0)}
+            </Why>{" "}
+            over the plan.
           </p>
           <Only right="plan">
             <div className="no-print mt-3 flex flex-wrap gap-2">

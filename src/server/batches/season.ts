@@ -15,6 +15,8 @@ import { read } from "../session/read";
 import type { Session } from "../session/session";
 import { loops, rainNormals, sources, stores, type Loop, type Source, type Store } from "../water/queries";
 import { batches, gardenRevision, orders, outlets, type BatchRow, type OrderRow } from "./queries";
+import { inUnits } from "@/core/units/told";
+import type { UnitPreferences } from "@/core/units/dimensions";
 
 /** How far the plan looks back and ahead. */
 const DAYS_BACK = 84;
@@ -65,16 +67,16 @@ const kept = new Map<number, Kept>();
  * The season of this request's garden. It is worked out anew after a change of the garden and on a new day, and kept in
  * between: all pages of all people who only look share it.
  */
-export const season = cache((): Promise<Season> =>
-  read(async (db, who) => {
-    const { revision, season } = await currentSeason(db, who);
-    // Only what was read without having written is kept: a transaction may yet be taken back.
-    kept.delete(who.gardenId);
-    kept.set(who.gardenId, { revision, season });
-    if (kept.size > KEPT_GARDENS) kept.delete(kept.keys().next().value!);
-    return season;
-  }),
-);
+export const season = cache((): Promise<Season> => read(seasonToRead));
+
+/** The same for a route, in a transaction that only reads: one that writes may yet be taken back. */
+export async function seasonToRead(db: Db, who: Session): Promise<Season> {
+  const { revision, season } = await currentSeason(db, who);
+  kept.delete(who.gardenId);
+  kept.set(who.gardenId, { revision, season });
+  if (kept.size > KEPT_GARDENS) kept.delete(kept.keys().next().value!);
+  return season;
+}
 
 /** The season as a command finds it, before it writes. */
 export async function seasonFor(db: Db, who: Session): Promise<Season> {
@@ -127,7 +129,7 @@ export function workOutSeason(who: Session, rows: GardenRows, rain: Awaited<Retu
   const staysByPool = new Map(input.pools.map((pool) => [pool.id, [] as Plan["batches"][number]["stays"][number][]]));
   for (const batch of plan.batches) for (const stay of batch.stays) staysByPool.get(stay.poolId)?.push(stay);
   const placed = new Map(input.pools.map((pool) => [pool.id, placeStays(pool, staysByPool.get(pool.id)!)]));
-  const feeds = loopFeeds(rows, plan);
+  const feeds = loopFeeds(rows, plan, who.units);
   const supply = waterSupply(rows, plan, rain);
   const saltUses = saltUse(plan, saltStores(rows, feeds));
   return {
@@ -177,7 +179,7 @@ function planPool(pool: PoolRow, own: readonly Stand[]): PlanPool {
   };
 }
 
-function loopFeeds(rows: GardenRows, plan: Plan): Map<number, LoopFeed> {
+function loopFeeds(rows: GardenRows, plan: Plan, units: UnitPreferences): Map<number, LoopFeed> {
   const feeds = new Map<number, LoopFeed>();
   for (const loop of rows.loops) {
     const feed = loopFeed(
@@ -189,7 +191,7 @@ function loopFeeds(rows: GardenRows, plan: Plan): Map<number, LoopFeed> {
       loopNeedLpd(plan, loop.id),
       plan.today,
     );
-    if (feed) feeds.set(loop.id, feed);
+    if (feed) feeds.set(loop.id, inUnits(feed, units));
   }
   return feeds;
 }

@@ -20,7 +20,7 @@ test("a change is told by what it touched, with figures that follow the garden's
 
 test("rows without a name of their own are told by what they belong to", () => {
   const told = (table: string, after: object) => titleOf({ table, before: null, after: after as never }, names);
-  expect(told("batch", { variety_id: 7, sow_day: "2027-09-02" })).toBe("Batch of Mizuna, sown 2 September 2027");
+  expect(told("batch", { variety_id: 7, sow_day: "2027-09-02" })).toBe("Batch of Mizuna, sown 2 Sep 2027");
   expect(told("batch_stage", { batch_id: 9, position: 1 })).toBe("Mizuna: stage 2");
   expect(told("order_line", { variety_id: 8, outlet_id: 3 })).toBe("Order of one that is gone for Stall");
   expect(told("stock_tank", { loop_id: 1, letter: "B" })).toBe("Stock B of the Leaf loop");

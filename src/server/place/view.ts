@@ -5,6 +5,7 @@ import { standCounts, type StandCounts } from "@/core/place/standCounts";
 import { standFootprint } from "@/core/place/standLayout";
 import type { Season } from "../batches/season";
 import type { House, Stand } from "./queries";
+import { inUnits } from "@/core/units/told";
 
 /** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
 export interface GrowingRun {
@@ -43,13 +44,13 @@ export function houseViews(season: Season): HouseView[] {
     return {
       house,
       stands: own.map((stand) => standView(stand, house, season)),
-      clashes: houseClashes(house, own),
+      clashes: inUnits(houseClashes(house, own), season.who.units),
     };
   });
 }
 
 function standView(stand: Stand, house: House, season: Season): StandView {
-  const counts = standCounts(stand.spec);
+  const counts = inUnits(standCounts(stand.spec), season.who.units);
   const { lengthM, widthM } = standFootprint(stand);
   const growing = growingOn(stand, season);
   return {

@@ -4,6 +4,7 @@ import { ionsFromElements } from "@/core/feed/nutrients";
 import { RefusedError } from "../session/command";
 import type { Season } from "../batches/season";
 import { tankLimits } from "../water/ladders";
+import { inUnits } from "@/core/units/told";
 
 export interface TankFigures {
   readonly ecMsPerCm: number;
@@ -28,7 +29,7 @@ export function slipFor(
   if (!feed)
     throw new RefusedError(`${loop.name} has no recipe yet: choose one under Feed, then the slip can be worked out.`);
   const { recipe, sheet, salts } = feed;
-  return doseSlip({
+  const slip = doseSlip({
     feed: sheet,
     saltNames: salts.map((salt) => salt.name),
     feeding: loop.feeding,
@@ -46,6 +47,7 @@ export function slipFor(
     acid: loop.acid,
     sourceWithLowerEc: weakerSource(season, recipe.ecMsPerCm, loop.sourceId),
   });
+  return inUnits(slip, season.who.units);
 }
 
 /** The source with the lowest EC of those that are weaker than the target, other than the one in use. */

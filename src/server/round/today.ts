@@ -7,6 +7,7 @@ import { dayAt, now } from "../session/clock";
 import { read } from "../session/read";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
+import { inUnits } from "@/core/units/told";
 
 const ROLL_OVER_DAYS = 7;
 
@@ -32,7 +33,7 @@ export async function roundOf(on: Db, worked: Season): Promise<Today> {
     done: (db) =>
       logEntries(db, who.gardenId, { from: who.today, to: who.today, kind: null, search: null, limit: 500 }),
   });
-  const items = roundItems({
+  const asked = roundItems({
     today: who.today,
     plan: worked.plan,
     pools: roundPools(worked),
@@ -43,7 +44,7 @@ export async function roundOf(on: Db, worked: Season): Promise<Today> {
   });
   return {
     season: worked,
-    items,
+    items: inUnits(asked, who.units),
     done: done.filter((entry) => entry.planned.stop && !entry.undoneAt),
     lastReadings: readings,
   };

@@ -6,6 +6,7 @@ import type { Season } from "../batches/season";
 import { sourceLimitLpd } from "../batches/season";
 import type { Loop } from "./queries";
 import type { PumpInput } from "./schema";
+import { inUnits } from "@/core/units/told";
 
 /** Freeboard kept under the rim of a tank, as a share of its volume. */
 const FREEBOARD_SHARE = 0.03;
@@ -25,7 +26,7 @@ export function loopLadder(season: Season, loop: Loop): Ladder {
   const offset = plan.today - plan.from;
   const standsOf = rows.stands.filter((stand) => stand.loopId === loop.id);
   const growing = plantsByPool(season);
-  return ladder({
+  const worked = ladder({
     kind: loop.kind,
     drainShare: loop.drainShare,
     pump: loop.pump && pumpSystem(loop.pump),
@@ -55,6 +56,7 @@ export function loopLadder(season: Season, loop: Loop): Ladder {
       capacityL: rows.stores.reduce((sum, store) => sum + store.capacityL, 0),
     },
   });
+  return inUnits(worked, season.who.units);
 }
 
 /** Room that a tank must keep: what runs back when the pump stops, and freeboard. */

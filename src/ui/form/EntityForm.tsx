@@ -2,7 +2,8 @@
 import type Joi from "joi";
 import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { FormProvider, useForm, useWatch, type FieldErrors, type FieldValues, type Resolver } from "react-hook-form";
-import type { UnitPreferences } from "@/core/units/dimensions";
+import { fromBase, preferredUnit, type UnitPreferences } from "@/core/units/dimensions";
+import { quantityText } from "@/core/units/format";
 import type { Action, Stale } from "@/server/session/result";
 import { fieldErrors, STRICT } from "@/server/session/validation";
 import { Button } from "../Button";
@@ -158,7 +159,7 @@ function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[], unit
   return (values) => {
     const visible = fields.filter((spec) => !spec.when || spec.when(values));
     const checked = schema.validate(values, STRICT);
-    const messages = checked.error ? fieldErrors(checked.error) : {};
+    const messages = checked.error ? { ...fieldErrors(checked.error), ...rangesIn(checked.error, visible, units) } : {};
     for (const spec of visible) {
       const value = valueAt(values, spec.name);
       if (spec.type === "quantity" && typeof value === "string")
@@ -167,6 +168,20 @@ function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[], unit
     if (Object.keys(messages).length === 0) return { values, errors: {} };
     return { values: {}, errors: nested(messages) };
   };
+}
+
+/** A range that was missed, in the units in which it was typed; the schema itself speaks in inside units. */
+function rangesIn(error: Joi.ValidationError, fields: readonly FieldSpec[], units: UnitPreferences) {
+  const messages: Record<string, string> = {};
+  for (const { type, path, context } of error.details) {
+    const spec = fields.find(({ name }) => name === path.join("."));
+    const limit: unknown = context?.limit;
+    if (spec?.type !== "quantity" || typeof limit !== "number" || !/^number\.(min|max)$/u.test(type)) continue;
+    if (fromBase(1, preferredUnit(spec.dimension, units)) === 1) continue;
+    const text = (value: number) => quantityText(value, spec.dimension, units);
+    messages[spec.name] ??= `${spec.label} is ${text(context!.value as number)}; it must be at ${type === "number.min" ? "least" : "most"} ${text(limit)}`; // prettier-ignore
+  }
+  return messages;
 }
 
 function nested(messages: Readonly<Record<string, string>>): FieldErrors {

@@ -15,6 +15,7 @@ import Link from "next/link";
 import { backupWords, type BackupState } from "@/features/people/backupWords";
 import { backupState } from "@/server/people/queries";
 import { read } from "@/server/session/read";
+import { Why } from "@/ui/Why";
 
 export const metadata: Metadata = { title: "Round" };
 
@@ -69,11 +70,23 @@ function RoundFacts({
 }) {
   const store = season.rows.stores[0];
   const needLpd = season.plan.needL[season.plan.today - season.plan.from] ?? 0;
-  const days = store && needLpd > 0 ? `, ${Math.floor(store.storedL / needLpd)} days in hand` : "";
+  const days = store && needLpd > 0 ? Math.floor(store.storedL / needLpd) : null;
   return (
     <>
       {items} to do, {done} done
-      {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}${days}`}
+      {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}`}
+      {store && days !== null && (
+        <>
+          ,{" "}
+          <Why
+            label="Days in hand"
+            how="What the store holds ÷ what the plan's plants drink today."
+            inputs={[["drunk today", quantityText(needLpd, "volume", season.who.units)]]}
+          >
+            {days} days in hand
+          </Why>
+        </>
+      )}
       {" · "}
       <Link href="/people/garden" className={backup.problem ? "font-bold text-alarm underline" : ""}>
         {backupWords(backup, season.who.timeZone)}
