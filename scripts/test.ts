@@ -46,7 +46,12 @@ async function main() {
   cluster = await startCluster(folder, true);
   const secret = randomBytes(24).toString("hex");
   const app = await templates(cluster, secret);
-  const environment = { SEED_ROUND_TEST_URL: cluster.url(), SEED_ROUND_TEST_APP_URL: app, SEED_ROUND_SECRET: secret };
+  const environment = {
+    SEED_ROUND_TEST_URL: cluster.url(),
+    SEED_ROUND_TEST_APP_URL: app,
+    SEED_ROUND_SECRET: secret,
+    SEED_ROUND_WORKERS: "1",
+  };
   if (wants("database")) await jest("database", environment);
   if (!wants("browser")) return;
   step("build", () => buildIfStale());

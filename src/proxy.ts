@@ -5,6 +5,7 @@ import { NextResponse, type NextRequest } from "next/server";
  * that nobody may frame, sniff or embed us.
  */
 export function proxy(request: NextRequest): NextResponse {
+  if (!fromHere(request)) return new NextResponse("This was sent from another site.\n", { status: 403 });
   const nonce = btoa(crypto.randomUUID());
   const policy = [
     "default-src 'none'",
@@ -34,6 +35,14 @@ export function proxy(request: NextRequest): NextResponse {
   if (request.headers.get("x-forwarded-proto") === "https")
     answer.headers.set("strict-transport-security", "max-age=31536000");
   return answer;
+}
+
+/** Whatever changes something must have been sent by a page of ours. */
+function fromHere({ method, headers }: NextRequest): boolean {
+  if (method === "GET" || method === "HEAD") return true;
+  const origin = headers.get("origin");
+  const host = headers.get("x-forwarded-host") ?? headers.get("host");
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === host;
 }
 
 export const config = { matcher: "/((?!_next/static|icon.svg).*)" };

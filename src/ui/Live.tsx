@@ -56,7 +56,10 @@ function listenFor(refresh: () => void, say: (trouble: Trouble | null) => void):
         noteRefresh();
         refresh();
       },
-      () => (missed = true),
+      () => {
+        missed = true;
+        later("look", () => void lookAgain(), AGAIN_MS);
+      },
     );
   const look = () => {
     missed = false;

@@ -60,7 +60,7 @@ function Finder({ onClose }: { onClose: () => void }) {
   const entries = useMemo<readonly Entry[]>(() => {
     const go = (href: string, open?: readonly [string, unknown]) => () => {
       router.push(href);
-      if (open) openOn(open[0], open[1]);
+      if (open) openOn(open[0], open[1], href);
     };
     return [
       ...SHEETS.map(({ href, name, about }) => ({ id: `go ${href}`, name, about, kind: "go to", run: go(href) })),

@@ -2,13 +2,16 @@
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
+import { closeElsewhere } from "./drafts";
 import { Drawer } from "./Drawer";
 import { SHEETS } from "./ways";
 
-/** Fetched when it is called for the first time. */
-const Palette = dynamic(() => import("./Palette").then((part) => part.Palette), { ssr: false });
+/** Fetched when the page has come to rest, so that it is there when it is called. */
+const loadPalette = () => import("./Palette").then((part) => part.Palette);
+const Palette = dynamic(loadPalette, { ssr: false });
 
 const SECOND_KEY_WITHIN_MS = 1200;
+const REST_MS = 1500;
 const PALETTE = "seed-round-palette";
 
 /** Opens the palette from a button. */
@@ -21,6 +24,11 @@ export function ShortcutKeys() {
   const router = useRouter();
   const waitingSince = useRef(0);
   const [shown, setShown] = useState<"palette" | "keys" | null>(null);
+  useEffect(() => {
+    closeElsewhere();
+    const timer = window.setTimeout(() => void loadPalette().catch(() => undefined), REST_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {

@@ -69,17 +69,24 @@ export function useDraft<T>(name: string, initial: T): [T, (next: T | ((before: 
 }
 
 const OPENED = "seed-round-opened";
+const OPENED_PREFIX = "opened:";
+
+interface Opened {
+  readonly value: unknown;
+  /** The sheet on which it is open. */
+  readonly path: string;
+}
 
 /**
  * What is open on a sheet: a reload opens it again, going elsewhere closes it. The palette opens it from afar.
  */
 export function useOpened<T>(name: string): [T | null, (next: T | null) => void] {
-  const key = `opened:${name}`;
+  const key = OPENED_PREFIX + name;
   const [value, setValue] = useState<T | null>(null);
   useEffect(() => {
     const look = () => {
       const kept = sessionStorage.getItem(key);
-      if (kept) setValue(JSON.parse(kept) as T);
+      if (kept) setValue((JSON.parse(kept) as Opened).value as T);
     };
     look();
     window.addEventListener(OPENED, look);
@@ -91,7 +98,7 @@ export function useOpened<T>(name: string): [T | null, (next: T | null) => void]
   const set = useCallback(
     (next: T | null) => {
       if (next === null) sessionStorage.removeItem(key);
-      else sessionStorage.setItem(key, JSON.stringify(next));
+      else keepOpened(key, next, window.location.pathname);
       setValue(next);
     },
     [key],
@@ -100,7 +107,20 @@ export function useOpened<T>(name: string): [T | null, (next: T | null) => void]
 }
 
 /** Opens something on a sheet, here or on the one that is gone to next. */
-export function openOn(name: string, value: unknown): void {
-  sessionStorage.setItem(`opened:${name}`, JSON.stringify(value));
+export function openOn(name: string, value: unknown, href: string): void {
+  keepOpened(OPENED_PREFIX + name, value, href.split("?")[0]!);
   window.dispatchEvent(new Event(OPENED));
+}
+
+/** A page that was loaded anew on another sheet: what was open elsewhere is closed. */
+export function closeElsewhere(): void {
+  for (const key of Object.keys(sessionStorage))
+    if (key.startsWith(OPENED_PREFIX)) {
+      const { path } = JSON.parse(sessionStorage.getItem(key)!) as Opened;
+      if (path !== window.location.pathname) sessionStorage.removeItem(key);
+    }
+}
+
+function keepOpened(key: string, value: unknown, path: string): void {
+  sessionStorage.setItem(key, JSON.stringify({ value, path } satisfies Opened));
 }

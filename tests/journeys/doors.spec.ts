@@ -1,4 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
+import { actionId } from "../../scripts/lib/calls";
 import { expect, ready, signIn, test } from "./garden";
 
 test.describe("before there is anybody", () => {
@@ -115,6 +116,13 @@ test("two change one batch: the change of one appears on the other's screen, and
   await ready(page);
   await page.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
   await expect(second.getByRole("link", { name: /Sow Mizuna.*done/ })).toBeVisible();
+  // What happened while a screen had no connection is there when it has one again.
+  await other.setOffline(true);
+  await page.getByRole("checkbox", { name: /Done: Sow Batavia/ }).click();
+  await expect(page.getByRole("link", { name: /Sow Batavia.*done/ })).toBeVisible();
+  await expect(second.getByRole("link", { name: /Sow Batavia.*done/ })).toBeHidden();
+  await other.setOffline(false);
+  await expect(second.getByRole("link", { name: /Sow Batavia.*done/ })).toBeVisible({ timeout: 20_000 });
   await other.close();
 });
 
@@ -164,6 +172,7 @@ test("anything is found and done from the palette; keys go to stations and list 
   await ready(page);
   await page.keyboard.press("Control+k");
   const palette = page.getByRole("dialog", { name: "Find or do" });
+  await expect(palette.getByRole("combobox")).toBeFocused();
   await page.keyboard.type("leaf bank");
   await expect(palette.getByRole("option", { name: /Leaf bank/ }).first()).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => `${id} ${nodes[0]?.html}`)).toEqual([]); // prettier-ignore
@@ -223,6 +232,7 @@ test("a change is taken back from its toast and from the history, which shows bo
 test("cookies are sealed and closed to scripts, pages cannot be framed, and a script without the nonce does not run", async ({
   page,
   context,
+  garden,
 }) => {
   const cookie = (await context.cookies()).find(({ name }) => name === "seed_round")!;
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Lax" });
@@ -238,7 +248,32 @@ test("cookies are sealed and closed to scripts, pages cannot be framed, and a sc
   });
   await page.waitForTimeout(300);
   expect(await page.title()).toContain("Round");
-  // An action called from another site is not carried out.
-  const foreign = await page.request.post("/round", { headers: { origin: "https://elsewhere.example", "next-action": "0".repeat(42) }, data: "[]" }); // prettier-ignore
-  expect(foreign.status()).toBeGreaterThanOrEqual(400);
+  // An action called from another site, or from nowhere, is not carried out, cookie or not; nor is one that makes no sense.
+  const post = (headers: object, data: string) => page.request.post("/round", { headers: { "next-action": actionId("addNote"), "content-type": "text/plain;charset=UTF-8", ...headers }, data }); // prettier-ignore
+  const note = JSON.stringify([{ title: "From elsewhere", place: "", day: "2027-09-02", note: "" }]);
+  expect((await post({ origin: "https://elsewhere.example" }, note)).status()).toBe(403);
+  expect((await post({ origin: "null" }, note)).status()).toBe(403);
+  expect((await post({ origin: garden.url }, "nonsense")).status()).toBeLessThan(500);
+  expect(await garden.rows("select 1 from log_entry where title = 'From elsewhere'")).toEqual([]);
+  expect((await post({ origin: garden.url }, note)).status()).toBe(200);
+  expect(await garden.rows("select 1 from log_entry where title = 'From elsewhere'")).toHaveLength(1);
+});
+
+test("one person makes a second garden and goes from one to the other", async ({ page }) => {
+  await page.goto("/people/you");
+  await ready(page);
+  await page.getByRole("button", { name: "A new garden of your own" }).click();
+  await page.getByRole("dialog").getByLabel("Garden", { exact: true }).fill("Hill side");
+  await page.getByRole("dialog").getByRole("button", { name: "Make the garden" }).click();
+  await expect(page.getByText("Garden made; you are in it now")).toBeVisible();
+  await page.goto("/place");
+  await ready(page);
+  await expect(page.getByText("No house yet")).toBeVisible();
+  await page
+    .getByRole("button", { name: /^You: Ines Varela, keeper/ })
+    .first()
+    .click();
+  await page.getByRole("menuitem", { name: "To Saltcote Yard" }).click();
+  await page.waitForURL(/\/round/u);
+  await expect(page.getByText("Saltcote Yard")).toBeVisible();
 });

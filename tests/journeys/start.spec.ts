@@ -1,8 +1,9 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import { execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
+import { caller } from "../../scripts/lib/calls";
 
 const SECOND_START_MS = 10_000;
 
@@ -65,6 +66,15 @@ test("the demo starts, keeps its data over a kill -9, starts again in seconds an
   const first = await start();
   expect(statSync(join(folder, "password")).mode & 0o777).toBe(0o600);
   expect(readFileSync(join(folder, "password"), "utf8")).toMatch(/^[0-9a-f]{48}$/u);
+  // Beside the running copy: a backup, a change, and back again.
+  const run = (...words: string[]) => execFileSync(process.execPath, ["--import", "tsx", "scripts/backup.ts", "--demo", ...words], { env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" }, encoding: "utf8" }); // prettier-ignore
+  const [, dump] = /Backed up and checked: (\S+)/u.exec(run())!;
+  const { call } = await caller(first.url, "ines");
+  const note = { title: "After the backup", place: "", day: "2027-09-02", note: "" };
+  expect(await call("addNote", note)).toMatchObject({ ok: true });
+  expect(run("--restore", dump!)).toContain("Restored.");
+  const again = await caller(first.url, "ines");
+  expect(await (await again.get("/round/log.csv?from=2027-09-02&to=2027-09-02")).text()).not.toContain(note.title);
   await stop(first, "SIGKILL");
   // The kernel stops what the killed parent left; the pid file stays behind, as it would after a power cut.
   await expect.poll(() => leftovers(first), { timeout: 10_000 }).toEqual([]);

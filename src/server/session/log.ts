@@ -1,16 +1,21 @@
 import pino from "pino";
 
-/** Structured lines on standard error. What could open a door never gets into them. */
-export const log = pino(
-  {
-    level: process.env.SEED_ROUND_LOG ?? "info",
-    base: undefined,
-    timestamp: pino.stdTimeFunctions.isoTime,
-    serializers: { error: wordsOfError },
-    redact: ["password", "token", "cookie", "*.password", "*.token", "*.cookie"],
-  },
-  pino.destination({ dest: 2, sync: false }),
-);
+/** Structured lines. What could open a door never gets into them. */
+export function logTo(destination: pino.DestinationStream): pino.Logger {
+  return pino(
+    {
+      level: process.env.SEED_ROUND_LOG ?? "info",
+      base: undefined,
+      timestamp: pino.stdTimeFunctions.isoTime,
+      serializers: { error: wordsOfError },
+      redact: ["password", "token", "key", "cookie", "*.password", "*.token", "*.key", "*.cookie"],
+    },
+    destination,
+  );
+}
+
+/** To standard error. */
+export const log = logTo(pino.destination({ dest: 2, sync: false }));
 
 /** What an error says. Its other parts may hold what somebody typed, or a connection string. */
 function wordsOfError(error: unknown) {
