@@ -213,6 +213,7 @@ test("a change is taken back from its toast and from the history, which shows bo
     await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
     await expect(page.getByText("Stand saved").last()).toBeVisible();
     expect(await pitch()).toBe(0.2);
+    await expect(page.getByRole("slider", { name: /Leaf bank: 36 lines, 1044 sites/ })).toBeVisible();
     if (from === "toast") {
       await page.getByRole("button", { name: "Undo" }).click();
       await expect(page.getByText("Taken back.")).toBeVisible();

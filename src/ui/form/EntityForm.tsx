@@ -64,7 +64,9 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
     setBase(draft.base);
     setKept(true);
   }, [form, key, secret]);
-  useKeep(form.control, form.formState.isDirty && !secret, (values) => writeDraft<Draft>(key, { values, base }));
+  const keepingRef = useKeep(form.control, form.formState.isDirty && !secret, (values) =>
+    writeDraft<Draft>(key, { values, base }),
+  );
   const startOver = () => {
     forgetDraft(key);
     form.reset(defaults);
@@ -75,6 +77,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   const send = form.handleSubmit(async (values) => {
     const result = await run(values);
     if (result.ok) {
+      keepingRef.current = false;
       forgetDraft(key);
       setKept(false);
       form.reset(values, { keepValues: true });
@@ -124,16 +127,19 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   );
 }
 
-/** Keeps what is typed, a moment after the hand rests. */
+/** Keeps what is typed. @returns whether it still does: what has been saved is not kept once more on its way out */
 function useKeep(control: ReturnType<typeof useForm>["control"], typing: boolean, keep: (values: FieldValues) => void) {
   const values = useWatch({ control });
   const latest = useRef(keep);
+  const keepingRef = useRef(true);
   useEffect(() => {
     latest.current = keep;
   });
   useEffect(() => {
-    if (typing) latest.current(values);
+    if (!typing) keepingRef.current = true;
+    else if (keepingRef.current) latest.current(values);
   }, [typing, values]);
+  return keepingRef;
 }
 
 /** A form that nobody has typed in follows what others save. */
