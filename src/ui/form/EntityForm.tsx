@@ -74,7 +74,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
     setStale(null);
     setKept(false);
   };
-  const send = form.handleSubmit(async (values) => {
+  const save = async (values: FieldValues) => {
     const result = await run(values);
     if (result.ok) {
       keepingRef.current = false;
@@ -89,7 +89,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
     }
     for (const [name, message] of Object.entries(result.fields)) form.setError(name, { type: "server", message });
     form.setError("root.server", { type: "server", message: result.message });
-  });
+  };
   useFollow(defaults, form.formState.isDirty || kept, () => {
     form.reset(defaults);
     setBase(defaults);
@@ -97,7 +97,11 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   const problem = form.formState.errors.root?.server?.message;
   return (
     <FormProvider {...form}>
-      <form onSubmit={send} noValidate className="grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2">
+      <form
+        onSubmit={(event) => void form.handleSubmit(save)(event)}
+        noValidate
+        className="grid grid-cols-1 gap-x-4 gap-y-3 sm:grid-cols-2"
+      >
         {kept && !stale && (
           <p role="status" className="col-span-full border-l-[6px] border-feed bg-feed-pale px-3 py-2">
             What you had typed and not saved is back.{" "}
