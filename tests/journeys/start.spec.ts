@@ -64,8 +64,10 @@ function leftovers(running: Running): string[] {
 
 test("the demo starts, keeps its data over a kill -9, starts again in seconds and stops in order", async () => {
   const first = await start();
-  expect(statSync(join(folder, "password")).mode & 0o777).toBe(0o600);
-  expect(readFileSync(join(folder, "password"), "utf8")).toMatch(/^[0-9a-f]{48}$/u);
+  for (const secret of ["password", "app-password", "secret"]) {
+    expect(statSync(join(folder, secret)).mode & 0o777).toBe(0o600);
+    expect(readFileSync(join(folder, secret), "utf8")).toMatch(/^[0-9a-f]{48}$/u);
+  }
   // Beside the running copy: a backup, a change, and back again.
   const run = (...words: string[]) => execFileSync(process.execPath, ["--import", "tsx", "scripts/backup.ts", "--demo", ...words], { env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" }, encoding: "utf8" }); // prettier-ignore
   const [, dump] = /Backed up and checked: (\S+)/u.exec(run())!;

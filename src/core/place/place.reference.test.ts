@@ -2,11 +2,22 @@ import counts from "../../../tests/reference/place/counts.json";
 import heldWater from "../../../tests/reference/place/held-water.json";
 import { bedPlants } from "./bedPlants";
 import { densities } from "./density";
-import { rectangularChannelL } from "./heldWater";
+import { gradedLine } from "./gradedLine";
+import {
+  dammedLineL,
+  floodBench,
+  rectangularChannelL,
+  segmentAreaM2,
+  supportHeights,
+  tankAfterStop,
+} from "./heldWater";
+import { linesIntoHouse } from "./linesIntoHouse";
+import { raftSites } from "./raft";
+import { towerShade, towerSites } from "./towers";
 import { lineSites, webBetweenHoles } from "./lineSites";
 import { trayRack } from "./trayRack";
 
-// eslint-disable-next-line @typescript-eslint/no-explicit-any -- reference files hold many shapes
+/* eslint-disable @typescript-eslint/no-explicit-any -- reference files hold many shapes */
 type Case = { name: string; given: any; expect: any; kind?: string };
 const all = counts.cases as Case[];
 const ofKind = (kind: string) => all.filter((entry) => entry.given.kind === kind);
@@ -55,6 +66,79 @@ test.each((heldWater.cases as Case[]).filter((entry) => entry.kind === "rectangu
   ({ given, expect: want }) =>
     near(rectangularChannelL(given.widthMm, given.waterDepthMm, given.lengthM, given.lines), want.volumeL),
 );
+
+test.each(ofKind("gradedLine"))("graded line: $name", ({ given, expect: want }) => {
+  const line = gradedLine(given.lengthM, given.endMarginM, given.zones);
+  expect([line.sitesByZone, line.sites]).toEqual([want.sitesByZone, want.sites]);
+  near(line.siteAtM.at(-1) ?? null, want.lastSiteAtM ?? null);
+});
+
+test.each(ofKind("raft"))("raft: $name", ({ given, expect: want }) => {
+  expect(raftSites(given)).toMatchObject(want);
+});
+
+test.each(ofKind("linesIntoHouse"))("lines into a house: $name", ({ given, expect: want }) => {
+  const found = linesIntoHouse(given);
+  near(found.usedWidthM, want.usedWidthM);
+  near(found.leftOverM, want.leftOverM);
+  const { usedWidthM: _used, leftOverM: _left, ...exact } = want;
+  expect(found).toMatchObject(exact);
+});
+
+test.each(ofKind("towers"))("towers: $name", ({ given, expect: want }) => {
+  const found = towerSites(given);
+  expect(found.sites).toBe(want.sites);
+  near(found.heightM, want.heightM);
+});
+
+test.each(ofKind("towerShade"))("shade of towers: $name", ({ given, expect: want }) =>
+  expect(towerShade(given)).toEqual(want),
+);
+
+const waterOf = (kind: string) => (heldWater.cases as (Case & { tolerance: { rel?: number; drainRel?: number } })[]).filter((entry) => entry.kind === kind); // prettier-ignore
+const within = (found: number, want: number, relative: number) =>
+  expect(Math.abs(found - want)).toBeLessThanOrEqual(relative * Math.abs(want) + 1e-6);
+
+test.each(waterOf("partFullPipe"))("part-full pipe: $name", ({ given, expect: want, tolerance }) => {
+  const areaM2 = segmentAreaM2(given.innerDiameterMm, given.waterDepthMm);
+  within(areaM2 * given.lengthM * given.lines * 1000, want.volumeL, tolerance.rel!);
+  expect(areaM2).toBeCloseTo(want.areaM2, 7);
+});
+
+test.each(waterOf("slopedChannelWithDam"))("dammed line: $name", ({ given, expect: want, tolerance }) => {
+  const held = dammedLineL(given);
+  within(held.volumeL, want.volumeL, tolerance.rel!);
+  within(held.wettedLengthM, want.wettedLengthM, tolerance.rel!);
+});
+
+test.each(waterOf("supportHeights"))("supports: $name", ({ given, expect: want }) => {
+  const found = supportHeights(given.lengthM, given.supportSpacingM, given.fallOneIn, given.outletEndHeightM);
+  expect(found).toHaveLength(want.supports.length);
+  for (const [index, support] of found.entries()) {
+    expect(support.distanceFromInletM).toBeCloseTo(want.supports[index].distanceFromInletM, 6);
+    // The file writes its heights to a thousandth of a millimetre.
+    expect(Math.abs(support.heightM - want.supports[index].heightM)).toBeLessThanOrEqual(1e-6);
+  }
+});
+
+test.each(waterOf("drainBack"))("drain-back: $name", ({ given, expect: want, tolerance }) => {
+  const filmsL = given.lines.reduce((sum: number, line: any) => sum + rectangularChannelL(line.widthMm, line.filmDepthMm, line.lengthM, line.count), 0); // prettier-ignore
+  const pipesL = given.pipesThatEmptyToTank.reduce((sum: number, pipe: any) => sum + segmentAreaM2(pipe.innerDiameterMm, pipe.innerDiameterMm) * pipe.lengthM * 1000, 0); // prettier-ignore
+  const drainBackL = filmsL + pipesL + given.otherWaterInFlightL;
+  const after = tankAfterStop({ drainBackL, ...given });
+  within(drainBackL, want.drainBackL, tolerance.rel!);
+  within(after.levelRiseM, want.levelRiseM, tolerance.rel!);
+  within(after.headspaceL, want.headspaceL, tolerance.rel!);
+  expect(after.overflows).toBe(want.overflows);
+  within(after.overflowL, want.overflowL, tolerance.rel!);
+});
+
+test.each(waterOf("floodBench"))("flood bench: $name", ({ given, expect: want, tolerance }) => {
+  const bench = floodBench(given);
+  within(bench.floodVolumeL, want.floodVolumeL, tolerance.rel!);
+  within(bench.fillTimeMin, want.fillTimeMin, tolerance.rel!);
+  within(bench.drainTimeMin, want.drainTimeMin, tolerance.drainRel!);
+});
 
 function near(found: number | null, want: number | null) {
   if (want === null) expect(found).toBeNull();

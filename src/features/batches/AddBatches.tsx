@@ -12,6 +12,7 @@ import { DayInput } from "@/ui/DayInput";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { useCommand } from "@/ui/useCommand";
+import { useDraft } from "@/ui/drafts";
 
 interface Draft {
   readonly varietyId: number;
@@ -43,11 +44,16 @@ export interface AddBatchesProps {
 
 /** Three ways to plan: what the orders need, one batch from either end, or a series. What would be added is shown first. */
 export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBatchesProps) {
-  const [mode, setMode] = useState<Mode>("cover");
-  const [varietyId, setVarietyId] = useState(
-    (input.varieties.find(({ id }) => id === first) ?? input.varieties[0]!).id,
-  );
-  const variety = input.varieties.find((candidate) => candidate.id === varietyId)!;
+  const begin = (input.varieties.find(({ id }) => id === first) ?? input.varieties[0]!).id;
+  const [{ mode, varietyId }, set, forget] = useDraft<{ mode: Mode; varietyId: number }>(`add-batches:${first ?? ""}`, {
+    mode: "cover",
+    varietyId: begin,
+  });
+  const done = () => {
+    forget();
+    onDone();
+  };
+  const variety = input.varieties.find((candidate) => candidate.id === varietyId) ?? input.varieties[0]!;
   return (
     <div className="space-y-4">
       <div role="radiogroup" aria-label="What to add" className="flex flex-wrap gap-2">
@@ -57,7 +63,7 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
             role="radio"
             aria-checked={mode === value}
             look={mode === value ? "strong" : "plain"}
-            onClick={() => setMode(value)}
+            onClick={() => set((all) => ({ ...all, mode: value }))}
           >
             {words}
           </Button>
@@ -69,7 +75,7 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
             {...aria}
             className="input"
             value={varietyId}
-            onChange={(event) => setVarietyId(Number(event.target.value))}
+            onChange={(event) => set((all) => ({ ...all, varietyId: Number(event.target.value) }))}
           >
             {input.varieties.map((candidate) => (
               <option key={candidate.id} value={candidate.id}>
@@ -86,7 +92,7 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
           input={input}
           orders={orders}
           sowWeekdays={sowWeekdays}
-          onDone={onDone}
+          onDone={done}
         />
       ) : (
         <ByHand
@@ -95,7 +101,7 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
           today={input.today}
           sowWeekdays={sowWeekdays}
           series={mode === "series"}
-          onDone={onDone}
+          onDone={done}
         />
       )}
     </div>
@@ -168,6 +174,14 @@ function tryCover(wish: Parameters<typeof coverOrders>[0]): Cover | string {
   }
 }
 
+interface ByHandDraft {
+  readonly from: "wanted" | "sow";
+  readonly day: Day | null;
+  readonly plants: QuantityValue;
+  readonly every: QuantityValue;
+  readonly times: QuantityValue;
+}
+
 function ByHand({
   variety,
   today,
@@ -181,11 +195,14 @@ function ByHand({
   series: boolean;
   onDone: () => void;
 }) {
-  const [from, setFrom] = useState<"wanted" | "sow">("wanted");
-  const [day, setDay] = useState<Day | null>(today + 60);
-  const [plants, setPlants] = useState<QuantityValue>(40);
-  const [every, setEvery] = useState<QuantityValue>(7);
-  const [times, setTimes] = useState<QuantityValue>(6);
+  const [{ from, day, plants, every, times }, set, forget] = useDraft<ByHandDraft>(`add-by-hand:${variety.id}`, {
+    from: "wanted",
+    day: today + 60,
+    plants: 40,
+    every: 7,
+    times: 6,
+  });
+  const change = (next: Partial<ByHandDraft>) => set((all) => ({ ...all, ...next }));
   const isCount = (value: QuantityValue, most: number): value is number =>
     typeof value === "number" && Number.isInteger(value) && value >= 1 && value <= most;
   const count = !series ? 1 : isCount(times, MOST_IN_SERIES) ? times : 0;
@@ -213,7 +230,7 @@ function ByHand({
             {...aria}
             className="input"
             value={from}
-            onChange={(event) => setFrom(event.target.value as typeof from)}
+            onChange={(event) => change({ from: event.target.value as typeof from })}
           >
             <option value="wanted">the day it is wanted, backwards</option>
             <option value="sow">the day it is sown, forwards</option>
@@ -221,24 +238,30 @@ function ByHand({
         )}
       </Field>
       <Field label={from === "wanted" ? "Wanted on" : "Sown on"} error={day === null ? "Choose a day" : undefined}>
-        {(aria) => <DayInput {...aria} value={day} onValue={setDay} />}
+        {(aria) => <DayInput {...aria} value={day} onValue={(next) => change({ day: next })} />}
       </Field>
       <Field
         label="Plants wanted at the end"
         error={isCount(plants, 100_000) ? undefined : "A whole number from 1 to 100 000"}
       >
-        {(aria) => <QuantityInput {...aria} dimension="count" value={plants} onValue={setPlants} />}
+        {(aria) => (
+          <QuantityInput {...aria} dimension="count" value={plants} onValue={(next) => change({ plants: next })} />
+        )}
       </Field>
       {series && (
         <div className="grid grid-cols-2 gap-3">
           <Field label="Every" error={isCount(every, 365) ? undefined : "Whole days from 1 to 365"}>
-            {(aria) => <QuantityInput {...aria} dimension="days" value={every} onValue={setEvery} />}
+            {(aria) => (
+              <QuantityInput {...aria} dimension="days" value={every} onValue={(next) => change({ every: next })} />
+            )}
           </Field>
           <Field
             label="Times"
             error={isCount(times, MOST_IN_SERIES) ? undefined : `A whole number from 1 to ${MOST_IN_SERIES}`}
           >
-            {(aria) => <QuantityInput {...aria} dimension="count" value={times} onValue={setTimes} />}
+            {(aria) => (
+              <QuantityInput {...aria} dimension="count" value={times} onValue={(next) => change({ times: next })} />
+            )}
           </Field>
         </div>
       )}
@@ -247,7 +270,16 @@ function ByHand({
           A sow day before today is taken as sown then: its days become facts.
         </p>
       )}
-      {drafts.length > 0 && <Drafts drafts={drafts} variety={variety} onDone={onDone} />}
+      {drafts.length > 0 && (
+        <Drafts
+          drafts={drafts}
+          variety={variety}
+          onDone={() => {
+            forget();
+            onDone();
+          }}
+        />
+      )}
     </>
   );
 }

@@ -12,6 +12,7 @@ import { Button } from "@/ui/Button";
 import { useCommand } from "@/ui/useCommand";
 import { Only } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import Link from "next/link";
 
 export interface BatchCardProps {
   readonly batch: BatchView;
@@ -76,6 +77,9 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             .
           </p>
           {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
+          <Link href={`/people/history?batch=${batch.id}`} className="mt-1 inline-block min-h-8 text-sm underline">
+            Who changed it
+          </Link>
           <div className="mt-3 flex flex-wrap gap-2">
             {batch.begun ? (
               <p className="text-sm text-soft">Sown: its days are facts now.</p>

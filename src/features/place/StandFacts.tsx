@@ -7,6 +7,7 @@ import { Button } from "@/ui/Button";
 import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
 import { Only } from "@/ui/who";
+import Link from "next/link";
 
 /** How many plants a stand takes, how dense that is three ways, and what is doubtful about it. */
 export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => void }) {
@@ -106,8 +107,16 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
           {warning}
         </p>
       ))}
+      <p>
+        <Link
+          href={`/people/history?stand=${stand.id}`}
+          className="no-print mt-2 inline-block min-h-8 text-sm underline"
+        >
+          Who changed it
+        </Link>
+      </p>
       <Only right="plan">
-        <Button className="no-print mt-4" onClick={onEdit}>
+        <Button className="no-print mt-2" onClick={onEdit}>
           Change {stand.name}
         </Button>
       </Only>
