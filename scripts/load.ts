@@ -51,7 +51,7 @@ await withDemo(async ({ url }) => {
         quiet: true,
         requestGenerator(_options, params, request, answered) {
           const { method, path, headers, body } = own[turn++ % own.length]!;
-          const asked = request({ ...params, method, path, headers: { ...headers, cookie } }, answered);
+          const asked = request({ ...params, method, path, headers: { ...headers, cookie, origin: url } }, answered);
           if (body) asked.write(body);
           return asked;
         },
@@ -91,7 +91,7 @@ function turns(person: number, viewer: boolean) {
   return Array.from({ length: 20 }, (_, turn) => {
     const sheet = { method: "GET", path: SHEETS[(turn * 3 + person) % SHEETS.length]!, headers: {}, body: "" };
     if (turn % 5 !== 4 || viewer) return sheet;
-    return turn % 2 === 0 ? write("addNote", { title: `Seen by ${person}`, place: "Leaf bank", day: FIXED_DAY, note: "" }) : write("enterReading", { loopId: 1, ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 580, sure: true }); // prettier-ignore
+    return turn % 2 === 0 ? write("addNote", { title: `Seen by ${person}`, place: "Leaf bank", day: FIXED_DAY, note: "" }) : write("enterReading", { loopId: 1 + (person % 2), ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 580, sure: true }); // prettier-ignore
   });
 }
 

@@ -45,7 +45,9 @@ test("every step of a slip has its amount in the measure of the hand", () => {
     value: 12,
     dimension: "mass",
   });
-  expect(slipStepView({ do: "acid", name: "phosphoric acid 75 %", amount: 12, unit: "mL", note: "n" }).amount).toMatchObject({
+  expect(
+    slipStepView({ do: "acid", name: "phosphoric acid 75 %", amount: 12, unit: "mL", note: "n" }).amount,
+  ).toMatchObject({
     value: 0.012,
     dimension: "dose",
   });

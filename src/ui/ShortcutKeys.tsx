@@ -1,14 +1,12 @@
 "use client";
-import dynamic from "next/dynamic";
-import { useRouter } from "next/navigation";
+import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { closeElsewhere } from "./drafts";
+import { fetchWaiting, later } from "./later";
 import { Drawer } from "./Drawer";
 import { SHEETS } from "./ways";
 
-/** Fetched when the page has come to rest, so that it is there when it is called. */
-const loadPalette = () => import("./Palette").then((part) => part.Palette);
-const Palette = dynamic(loadPalette, { ssr: false });
+const Palette = later(() => import("./Palette").then((part) => part.Palette));
 
 const SECOND_KEY_WITHIN_MS = 1200;
 const REST_MS = 1500;
@@ -22,13 +20,14 @@ export function openPalette() {
 /** Keys that work everywhere: `g` and a letter, `/` or Ctrl-K, `n`, `?`. */
 export function ShortcutKeys() {
   const router = useRouter();
+  const path = usePathname();
   const waitingSince = useRef(0);
   const [shown, setShown] = useState<"palette" | "keys" | null>(null);
   useEffect(() => {
     closeElsewhere();
-    const timer = window.setTimeout(() => void loadPalette().catch(() => undefined), REST_MS);
+    const timer = window.setTimeout(fetchWaiting, REST_MS);
     return () => window.clearTimeout(timer);
-  }, []);
+  }, [path]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {

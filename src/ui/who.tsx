@@ -1,6 +1,7 @@
 "use client";
 import { createContext, useContext, type ReactNode } from "react";
-import { dayFromIso, type Day } from "@/core/units/day";
+import { dayAt, timeAt } from "@/core/units/clockText";
+import type { Day } from "@/core/units/day";
 import { may, type Right, type Role } from "@/core/people/rights";
 
 /** Whoever looks at the page, as far as the page has to know. */
@@ -24,11 +25,7 @@ export function useWho(): WhoLooks {
 /** An instant as the garden's clock shows it. */
 export function useClock(): { day: (at: Date | string) => Day; time: (at: Date | string) => string } {
   const { timeZone } = useContext(Who);
-  return {
-    day: (at) => dayFromIso(new Intl.DateTimeFormat("en-CA", { timeZone, dateStyle: "short" }).format(new Date(at))),
-    time: (at) =>
-      new Intl.DateTimeFormat("en-GB", { timeZone, hour: "2-digit", minute: "2-digit" }).format(new Date(at)),
-  };
+  return { day: (at) => dayAt(new Date(at), timeZone), time: (at) => timeAt(new Date(at), timeZone) };
 }
 
 /** Whether whoever looks has a right. What they may not do is not offered; the server refuses it all the same. */

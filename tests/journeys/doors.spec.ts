@@ -274,7 +274,7 @@ test("one person makes a second garden and goes from one to the other", async ({
     .getByRole("button", { name: /^You: Ines Varela, keeper/ })
     .first()
     .click();
-  await page.getByRole("menuitem", { name: "To Saltcote Yard" }).click();
+  await page.getByRole("button", { name: "To Saltcote Yard" }).click();
   await page.waitForURL(/\/round/u);
   await expect(page.getByText("Saltcote Yard")).toBeVisible();
 });

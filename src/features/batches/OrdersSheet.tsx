@@ -2,18 +2,17 @@
 import Link from "next/link";
 import { dayInWords, WEEKDAYS, type Day } from "@/core/units/day";
 import { formatNumber } from "@/core/units/format";
-import { removeOrder, saveOrder, saveOutlet } from "@/server/batches/actions";
 import type { OrderRow } from "@/server/batches/queries";
-import { orderSchema, outletSchema } from "@/server/batches/schema";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
 import { useOpened } from "@/ui/drafts";
 import { Only, useMay } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import { later } from "@/ui/later";
+
+const OrderForm = later(() => import("./OrderForm").then((part) => part.OrderForm));
+const OutletForm = later(() => import("./OrderForm").then((part) => part.OutletForm));
 
 interface Ahead {
   readonly orderId: number;
@@ -83,14 +82,7 @@ export function OrdersSheet({ orders, ahead, outlets, varieties, today }: Orders
         title={editing === "outlet" ? "New outlet" : editing === "new" ? "New order" : "Change the order"}
       >
         {editing === "outlet" ? (
-          <EntityForm
-            schema={outletSchema}
-            fields={[{ name: "name", label: "Name", type: "text", wide: true }]}
-            defaults={{ id: null, version: null, name: "" }}
-            action={saveOutlet}
-            saved="Outlet saved"
-            onDone={close}
-          />
+          <OutletForm onDone={close} />
         ) : (
           editing !== null && (
             <OrderForm
@@ -166,61 +158,4 @@ function metWords(order: OrderRow, ahead: Ahead | undefined): string {
   if (!ahead || ahead.days === 0) return `over since ${dayInWords(order.to, "year")}`;
   if (!ahead.first) return `met to ${dayInWords(order.to, "year")}`;
   return `${ahead.missed} of ${ahead.days} days short, first ${dayInWords(ahead.first.day)} by ${formatNumber(ahead.first.missing, 1)}`;
-}
-
-function OrderForm({
-  order,
-  outlets,
-  varieties,
-  today,
-  onDone,
-}: Pick<OrdersSheetProps, "outlets" | "varieties" | "today"> & {
-  order: OrderRow | null;
-  onDone: () => void;
-}) {
-  const fields: readonly FieldSpec[] = [
-    {
-      name: "outletId",
-      label: "For",
-      type: "choice",
-      options: outlets.map(({ id, name }) => ({ value: id, label: name })),
-    },
-    {
-      name: "varietyId",
-      label: "Variety",
-      type: "choice",
-      options: varieties.map(({ id, name, unit }) => ({ value: id, label: `${name}, ${unit}` })),
-    },
-    {
-      name: "weekday",
-      label: "Every",
-      type: "choice",
-      options: WEEKDAYS.map((name, index) => ({ value: index + 1, label: name })),
-    },
-    { name: "quantity", label: "Quantity each time", type: "quantity", dimension: "ratio" },
-    { name: "from", label: "From", type: "day", wide: true },
-    { name: "to", label: "Until", type: "day", wide: true },
-  ];
-  const { outletName: _outletName, ...given } = order ?? {
-    id: null,
-    version: null,
-    outletId: outlets[0]!.id,
-    varietyId: varieties[0]!.id,
-    weekday: 6,
-    quantity: 20,
-    from: today,
-    to: today + 364,
-    outletName: "",
-  };
-  return (
-    <EntityForm
-      schema={orderSchema}
-      fields={fields}
-      defaults={given}
-      action={saveOrder}
-      saved="Order saved"
-      onDone={onDone}
-      aside={order && <RemoveButton what="order" action={removeOrder} id={order.id} onDone={onDone} />}
-    />
-  );
 }

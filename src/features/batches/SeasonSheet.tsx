@@ -8,11 +8,13 @@ import type { SeasonView } from "@/server/batches/view";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
-import { AddBatches } from "./AddBatches";
-import { BatchForm } from "./BatchForm";
 import { ThreadChart } from "./ThreadChart";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { later } from "@/ui/later";
+
+const AddBatches = later(() => import("./AddBatches").then((part) => part.AddBatches));
+const BatchForm = later(() => import("./BatchForm").then((part) => part.BatchForm));
 
 export interface SeasonSheetProps {
   readonly view: SeasonView;

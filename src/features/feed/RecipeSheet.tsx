@@ -9,9 +9,11 @@ import { Picker } from "@/ui/Picker";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { NutrientBars } from "./NutrientBars";
-import { RecipeForm } from "./RecipeForm";
 import { useOpened } from "@/ui/drafts";
 import { Only, useMay } from "@/ui/who";
+import { later } from "@/ui/later";
+
+const RecipeForm = later(() => import("./RecipeForm").then((part) => part.RecipeForm));
 
 export interface RecipeSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];

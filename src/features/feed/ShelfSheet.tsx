@@ -1,18 +1,15 @@
 "use client";
-import { NUTRIENTS } from "@/core/feed/nutrients";
 import { dayInWords } from "@/core/units/day";
-import { saveSalt } from "@/server/feed/actions";
 import type { SaltRow } from "@/server/feed/queries";
-import { saltSchema } from "@/server/feed/schema";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
-import { AmountFields } from "@/ui/form/AmountFields";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
 import { Quantity } from "@/ui/units";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import { later } from "@/ui/later";
+
+const SaltForm = later(() => import("./SaltForm").then((part) => part.SaltForm));
 
 interface Use {
   readonly saltId: number;
@@ -20,14 +17,6 @@ interface Use {
   readonly availableG: number;
   readonly firstShort: { readonly day: number; readonly grams: number } | null;
 }
-
-const FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text", wide: true },
-  { name: "onHandG", label: "On hand", type: "quantity", dimension: "mass", hint: "g or kg" },
-  { name: "pricePerKg", label: "Price per kg", type: "quantity", dimension: "money" },
-  { name: "caution", label: "Caution", type: "note" },
-];
-const EXAMPLE = { id: null, version: null, name: "", percent: {}, onHandG: 0, pricePerKg: 0, caution: "" };
 
 /** The salt shelf: what is there, what the plan takes, and when it is empty. */
 export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: readonly Use[] }) {
@@ -110,23 +99,8 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
         onClose={() => setEditing(null)}
         title={editing === "new" ? "New salt" : "Change the salt"}
       >
-        {editing !== null && (
-          <EntityForm
-            schema={saltSchema}
-            fields={FIELDS}
-            defaults={salt ? inputOf(salt) : EXAMPLE}
-            action={saveSalt}
-            saved="Salt saved"
-            onDone={() => setEditing(null)}
-          >
-            <AmountFields name="percent" legend="Content, percent by mass" keys={NUTRIENTS} />
-          </EntityForm>
-        )}
+        {editing !== null && <SaltForm salt={salt ?? null} onDone={() => setEditing(null)} />}
       </Drawer>
     </>
   );
-}
-
-function inputOf({ id, version, name, percent, onHandG, pricePerKg, caution }: SaltRow) {
-  return { id, version, name, percent, onHandG, pricePerKg, caution };
 }

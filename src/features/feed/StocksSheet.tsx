@@ -16,9 +16,11 @@ import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
-import { StockTankForm } from "./StockTankForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { later } from "@/ui/later";
+
+const StockTankForm = later(() => import("./StockTankForm").then((part) => part.StockTankForm));
 
 export interface StocksSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];

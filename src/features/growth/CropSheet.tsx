@@ -9,10 +9,12 @@ import { Empty } from "@/ui/Empty";
 import { toneOf } from "@/ui/tones";
 import { patternWords } from "./patternWords";
 import { StageYear } from "./StageYear";
-import { VarietyForm } from "./VarietyForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import { later } from "@/ui/later";
+
+const VarietyForm = later(() => import("./VarietyForm").then((part) => part.VarietyForm));
 
 export interface CropSheetProps {
   readonly varieties: readonly Variety[];

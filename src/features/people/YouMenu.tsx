@@ -1,14 +1,14 @@
 "use client";
 import { CircleUserRound } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { DropdownMenu } from "radix-ui";
+import { Popover } from "radix-ui";
 import { switchGarden } from "@/server/people/accountActions";
 import { signOut } from "@/server/people/doorActions";
 import type { HomeGarden } from "@/server/people/queries";
 import { useCommand } from "@/ui/useCommand";
 
 const ITEM =
-  "flex min-h-11 cursor-pointer items-center gap-2 px-3 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground";
+  "flex min-h-11 w-full items-center px-3 text-left hover:bg-ink hover:text-ground focus-visible:bg-ink focus-visible:text-ground disabled:text-soft disabled:hover:bg-transparent";
 
 /** Who is at work here, and the gardens where they are at home. */
 export function YouMenu({
@@ -34,43 +34,44 @@ export function YouMenu({
     location.replace(new URL("/sign-in", location.href));
   };
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
+    <Popover.Root>
+      <Popover.Trigger
         aria-label={`You: ${name}, ${role}`}
         className="no-print grid size-11 place-items-center text-soft"
       >
         <CircleUserRound aria-hidden className="size-5" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
           align="end"
           sideOffset={4}
           collisionPadding={8}
+          aria-label="You"
           className="z-50 min-w-56 border-2 border-ink bg-sheet shadow-lg"
         >
-          <DropdownMenu.Label className="border-b border-rule px-3 py-2">
+          <p className="border-b border-rule px-3 py-2">
             <span className="sign block text-lg">{name}</span>
             <span className="text-sm text-soft">{role}</span>
-          </DropdownMenu.Label>
+          </p>
           {gardens.length > 1 &&
             gardens.map((garden) => (
-              <DropdownMenu.Item
+              <Popover.Close
                 key={garden.id}
                 className={ITEM}
                 disabled={garden.id === gardenId}
-                onSelect={() => void go(garden.id)}
+                onClick={() => void go(garden.id)}
               >
                 {garden.id === gardenId ? `In ${garden.name}` : `To ${garden.name}`}
-              </DropdownMenu.Item>
+              </Popover.Close>
             ))}
-          <DropdownMenu.Item className={ITEM} onSelect={() => router.push("/people/you")}>
+          <Popover.Close className={ITEM} onClick={() => router.push("/people/you")}>
             Your account
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => void leave()}>
+          </Popover.Close>
+          <Popover.Close className={ITEM} onClick={() => void leave()}>
             Sign out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+          </Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

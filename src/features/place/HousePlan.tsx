@@ -9,14 +9,17 @@ import { Picker } from "@/ui/Picker";
 import { toneOf } from "@/ui/tones";
 import { useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
-import { HouseForm } from "./HouseForm";
 import { LineStrip } from "./LineStrip";
-import { PoolForm, PoolList } from "./PoolForm";
+import { PoolList } from "./PoolList";
 import { PlanDrawing, type LineFocus } from "./PlanDrawing";
 import { StandFacts } from "./StandFacts";
-import { StandForm } from "./StandForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
+import { later } from "@/ui/later";
+
+const HouseForm = later(() => import("./HouseForm").then((part) => part.HouseForm));
+const PoolForm = later(() => import("./PoolForm").then((part) => part.PoolForm));
+const StandForm = later(() => import("./StandForm").then((part) => part.StandForm));
 
 export interface HousePlanProps {
   readonly houses: readonly { readonly id: number; readonly name: string }[];

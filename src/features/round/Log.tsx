@@ -12,10 +12,12 @@ import { DayInput } from "@/ui/DayInput";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { useUnits } from "@/ui/units";
-import { CorrectionForm } from "./CorrectionForm";
-import { NoteForm } from "./NoteForm";
 import { useOpened } from "@/ui/drafts";
 import { Only, useClock, useMay } from "@/ui/who";
+import { later } from "@/ui/later";
+
+const NoteForm = later(() => import("./NoteForm").then((part) => part.NoteForm));
+const CorrectionForm = later(() => import("./CorrectionForm").then((part) => part.CorrectionForm));
 
 const FIGURES: Readonly<Record<string, { readonly label: string; readonly dimension: Dimension }>> = {
   ecMsPerCm: { label: "EC", dimension: "ec" },

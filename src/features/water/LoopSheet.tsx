@@ -8,12 +8,14 @@ import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
 import { ClockRing } from "./ClockRing";
-import { LoopForm } from "./LoopForm";
 import { RungLadder } from "./RungLadder";
 import { timerWords } from "./timerWords";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import { later } from "@/ui/later";
+
+const LoopForm = later(() => import("./LoopForm").then((part) => part.LoopForm));
 
 interface Named {
   readonly id: number;

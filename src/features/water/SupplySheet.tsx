@@ -9,10 +9,13 @@ import { Empty } from "@/ui/Empty";
 import { ShortageList, type ShortageView } from "@/ui/ShortageList";
 import { useUnits } from "@/ui/units";
 import { Horizon } from "./Horizon";
-import { SourceForm, StoreForm } from "./SourceForm";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
 import { Why } from "@/ui/Why";
+import { later } from "@/ui/later";
+
+const SourceForm = later(() => import("./SourceForm").then((part) => part.SourceForm));
+const StoreForm = later(() => import("./SourceForm").then((part) => part.StoreForm));
 
 export interface SupplySheetProps {
   readonly today: Day;

@@ -3,11 +3,12 @@ import { roundItems } from "@/core/round/roundItems";
 import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
 import { loopNeedLpd, season, type Season } from "../batches/season";
 import { readAll, type Db } from "../db/pool";
-import { dayAt, now } from "../session/clock";
+import { now } from "../session/clock";
 import { read } from "../session/read";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
 import { inUnits } from "@/core/units/told";
+import { dayAt } from "@/core/units/clockText";
 
 const ROLL_OVER_DAYS = 7;
 

@@ -1,3 +1,4 @@
+import { dayAt } from "@/core/units/clockText";
 import { dayFromIso, type Day } from "@/core/units/day";
 
 /**
@@ -8,11 +9,6 @@ export function today(timeZone: string): Day {
   const fixed = process.env.SEED_ROUND_TODAY;
   if (fixed) return dayFromIso(fixed);
   return dayAt(new Date(), timeZone);
-}
-
-/** The day of an instant where the garden lies. */
-export function dayAt(at: Date, timeZone: string): Day {
-  return dayFromIso(new Intl.DateTimeFormat("en-CA", { timeZone, dateStyle: "short" }).format(at));
 }
 
 /** The present instant; on a fixed day its noon, so that readings fall on that day. */
