@@ -88,8 +88,8 @@ async function readLeafTank(page: Page) {
 
 async function findBasil(page: Page) {
   await page.keyboard.press("/");
-  await page.keyboard.type("basil");
-  await page.getByRole("option").first().waitFor();
+  await page.getByRole("combobox", { name: "Find or do" }).fill("basil");
+  await page.getByRole("option", { name: /basil/u }).first().waitFor();
 }
 
 async function holdBatch(page: Page) {
