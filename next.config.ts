@@ -5,6 +5,8 @@ const config: NextConfig = {
   // Tests build beside a running copy, not over it.
   distDir: process.env.SEED_ROUND_DIST ?? ".next",
   poweredByHeader: false,
+  // Brings its own compiled solver, which a bundler must not touch.
+  serverExternalPackages: ["highs"],
   typescript: { ignoreBuildErrors: false },
   turbopack: { root: import.meta.dirname },
   // The router keeps nothing that others may have changed meanwhile.

@@ -67,20 +67,28 @@ export function cutList(problem: CutProblem, solve: SolveProgram): CutList {
   const model = { types, kerf, solve };
 
   const patterns = firstPatterns(longest, model);
-  const barsLp = generate(patterns, [longest], () => 1, null, model);
-  const leastBars = Math.ceil(barsLp - EPSILON);
-  const fewest = chosen(patterns, () => 1, null, model);
-  const bars = total(fewest);
+  const byBar: Goal = { lengths: [longest], cost: () => 1, mostBars: null };
+  const leastBars = Math.ceil(generate(patterns, byBar, model).objective - EPSILON);
+  const fewest = bestPlan(patterns, byBar, leastBars, model);
+  const bars = worth(fewest, byBar);
 
   const lengths = [...new Set(stocks)].sort((a, b) => a - b);
   if (lengths.length === 1)
     return plan(fewest, { leastBars, leastLength: bars * longest, exact: bars === leastBars, scale, model });
   patterns.push(...shorterBars(patterns, lengths, model));
-  const lengthLp = generate(patterns, lengths, (stock) => stock, bars, model);
-  const leastLength = leastTotal(lengths, bars, lengthLp - EPSILON * longest);
-  const cheapest = chosen(patterns, (stock) => stock, bars, model);
-  const bought = cheapest.reduce((sum, { pattern, times }) => sum + pattern.stock * times, 0);
+  const byLength: Goal = { lengths, cost: (stock) => stock, mostBars: bars };
+  const bound = generate(patterns, byLength, model).objective - EPSILON * longest;
+  const leastLength = leastTotal(lengths, bars, bound);
+  const cheapest = bestPlan(patterns, byLength, leastLength, model);
+  const bought = worth(cheapest, byLength);
   return plan(cheapest, { leastBars, leastLength, exact: bars === leastBars && bought === leastLength, scale, model });
+}
+
+/** What makes one plan better than another, and from which bars it may be cut. */
+interface Goal {
+  readonly lengths: readonly number[];
+  readonly cost: (stock: number) => number;
+  readonly mostBars: number | null;
 }
 
 interface Model {
@@ -149,21 +157,19 @@ function shorterBars(patterns: readonly Pattern[], lengths: readonly number[], {
   });
 }
 
-/**
- * Adds patterns until none could better the linear program. @returns its optimum, a bound for every plan
- */
-function generate(
-  patterns: Pattern[],
-  lengths: readonly number[],
-  cost: (stock: number) => number,
-  mostBars: number | null,
-  model: Model,
-): number {
+interface Relaxed {
+  readonly objective: number;
+  readonly values: Readonly<Record<string, number>>;
+}
+
+/** Adds patterns until none could better the linear program. @returns its optimum, a bound for every plan */
+function generate(patterns: Pattern[], goal: Goal, model: Model): Relaxed {
   const { types, kerf, solve } = model;
+  const { lengths, cost } = goal;
   const weights = types.map(({ length }) => length + kerf);
   const most = types.map(({ count }) => count);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const { objective, duals } = solve(program(patterns, cost, mostBars, model, false));
+    const { objective, values: taken, duals } = solve(program(patterns, goal, model, false));
     const values = types.map((_, type) => Math.max(0, duals[`c${type}`] ?? 0));
     const perBar = duals.bars ?? 0;
     const found = bestPattern(
@@ -177,12 +183,13 @@ function generate(
       const betters = value > cost(stock) - perBar + EPSILON * Math.max(1, cost(stock));
       return betters && !known(patterns, stock, counts) ? [{ stock, counts }] : [];
     });
-    if (added.length === 0) return objective;
+    if (added.length === 0) return { objective, values: taken };
     patterns.push(...added);
   }
   // Not all patterns were tried: only the plain bound is sure then.
   const needed = weights.reduce((sum, weight, type) => sum + weight * most[type]!, 0);
-  return Math.min(...lengths.map((length) => (cost(length) * needed) / (length + kerf)));
+  const objective = Math.min(...lengths.map((length) => (cost(length) * needed) / (length + kerf)));
+  return { objective, values: {} };
 }
 
 function known(patterns: readonly Pattern[], stock: number, counts: readonly number[]): boolean {
@@ -194,31 +201,95 @@ interface Chosen {
   readonly times: number;
 }
 
-/** The best whole numbers of the patterns found. */
-function chosen(
-  patterns: readonly Pattern[],
-  cost: (stock: number) => number,
-  mostBars: number | null,
-  model: Model,
-): Chosen[] {
-  const { values } = model.solve(program(patterns, cost, mostBars, model, true));
+/** Times that patterns are looked for by diving before the best plan so far is taken. */
+const MOST_DIVES = 12;
+
+/**
+ * The best whole numbers of the patterns found. Where they miss the bound, diving makes plans of its own and finds patterns
+ * that the linear program had no need of.
+ */
+function bestPlan(patterns: Pattern[], goal: Goal, bound: number, model: Model): readonly Chosen[] {
+  let best = wholePlan(patterns, goal, model);
+  for (let round = 0; round < MOST_DIVES && worth(best, goal) > bound; round++) {
+    const dived = dive(patterns, goal, model, round);
+    if (dived && worth(dived, goal) < worth(best, goal)) best = dived;
+    if (worth(best, goal) <= bound || round % 4 !== 3) continue;
+    const again = wholePlan(patterns, goal, model);
+    if (worth(again, goal) < worth(best, goal)) best = again;
+  }
+  return best;
+}
+
+function wholePlan(patterns: readonly Pattern[], goal: Goal, model: Model): Chosen[] {
+  const { values } = model.solve(program(patterns, goal, model, true));
   return patterns.flatMap((pattern, index) => {
     const times = Math.round(values[`x${index}`] ?? 0);
     return times > 0 ? [{ pattern, times }] : [];
   });
 }
 
-function total(chosenPatterns: readonly Chosen[]): number {
-  return chosenPatterns.reduce((sum, { times }) => sum + times, 0);
+/**
+ * Takes the pattern that the linear program wants most, solves anew for what is left, and so on. Later rounds begin with
+ * another pattern. @returns a plan, or null when the bars allowed do not reach
+ */
+function dive(patterns: Pattern[], goal: Goal, model: Model, round: number): Chosen[] | null {
+  const left = model.types.map(({ count }) => count);
+  const found: Chosen[] = [];
+  while (left.some((count) => count > 0)) {
+    const kinds = left.flatMap((count, type) => (count > 0 ? [type] : []));
+    const rest: Model = {
+      ...model,
+      types: kinds.map((type) => ({ length: model.types[type]!.length, count: left[type]! })),
+    };
+    const barsLeft = goal.mostBars === null ? null : goal.mostBars - found.reduce((sum, { times }) => sum + times, 0);
+    if (barsLeft !== null && barsLeft <= 0) return null;
+    const restGoal: Goal = { ...goal, mostBars: barsLeft };
+    const own = startOf(patterns, kinds, left, rest, Math.max(...goal.lengths));
+    const relaxed = tryGenerate(own, restGoal, rest);
+    if (!relaxed) return null;
+    const wished = own.map((pattern, index) => ({ pattern, wish: relaxed.values[`x${index}`] ?? 0 })).filter(({ wish }) => wish > EPSILON).sort((a, b) => b.wish - a.wish); // prettier-ignore
+    const taken = wished[found.length === 0 ? round % wished.length : 0]!;
+    const times = Math.max(1, Math.floor(taken.wish + EPSILON));
+    const counts = model.types.map((_, type) =>
+      kinds.includes(type) ? taken.pattern.counts[kinds.indexOf(type)]! : 0,
+    );
+    if (!known(patterns, taken.pattern.stock, counts)) patterns.push({ stock: taken.pattern.stock, counts });
+    found.push({ pattern: { stock: taken.pattern.stock, counts }, times });
+    counts.forEach((count, type) => (left[type] = Math.max(0, left[type]! - times * count)));
+  }
+  return found;
 }
 
-function program(
+/** Patterns for what is left: those known, without what is not wanted any more, and enough to cut all of it. */
+function startOf(
   patterns: readonly Pattern[],
-  cost: (stock: number) => number,
-  mostBars: number | null,
-  { types }: Model,
-  whole: boolean,
-): string {
+  kinds: readonly number[],
+  left: readonly number[],
+  rest: Model,
+  longest: number,
+): Pattern[] {
+  const own = firstPatterns(longest, rest);
+  for (const { stock, counts } of patterns) {
+    const part = kinds.map((type) => Math.min(left[type]!, counts[type]!));
+    if (part.some((count) => count > 0) && !known(own, stock, part)) own.push({ stock, counts: part });
+  }
+  return own;
+}
+
+function tryGenerate(patterns: Pattern[], goal: Goal, model: Model): Relaxed | null {
+  try {
+    return generate(patterns, goal, model);
+  } catch {
+    // No solution: the bars that are left do not reach.
+    return null;
+  }
+}
+
+function worth(plan: readonly Chosen[], { cost }: Goal): number {
+  return plan.reduce((sum, { pattern, times }) => sum + cost(pattern.stock) * times, 0);
+}
+
+function program(patterns: readonly Pattern[], { cost, mostBars }: Goal, { types }: Model, whole: boolean): string {
   const terms = (factor: (pattern: Pattern) => number) =>
     patterns.flatMap((pattern, index) => (factor(pattern) > 0 ? [`${factor(pattern)} x${index}`] : [])).join(" + ");
   const names = patterns.map((_, index) => `x${index}`);
