@@ -1,6 +1,6 @@
 "use client";
 import { X } from "lucide-react";
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import type { Plan } from "@/core/batches/plan";
 import { workOutPlan } from "@/core/batches/plan";
 import type { PlanInput } from "@/core/batches/types";
@@ -119,13 +119,47 @@ function HeldOver({
     () => (held.breaks ? mendingSowDay(input, now, batch.id, sowDay) : null),
     [held, input, now, batch.id, sowDay],
   );
+  const [clash, setClash] = useState<{ readonly by: string; readonly mine: number; readonly version: number } | null>(
+    null,
+  );
   const { run, busy } = useCommand(moveBatch, {
     done: `${batch.variety} moved`,
   });
-  const move = async (day: number) => {
-    const result = await run({ id: batch.id, version: batch.version, sowDay: day });
-    if (result.ok) onDone();
+  const move = async (day: number, version = batch.version) => {
+    const result = await run({ id: batch.id, version, sowDay: day });
+    if (result.ok) return onDone();
+    if (result.stale) setClash({ by: result.stale.by, mine: day, version: result.stale.version });
   };
+  if (clash)
+    return (
+      <div role="alert" className="mt-2">
+        <p className="font-bold">{clash.by} changed this batch meanwhile.</p>
+        <table className="mt-1 w-full">
+          <tbody>
+            <tr className="border-t border-rule">
+              <th scope="row" className="py-1 text-left font-normal">
+                yours
+              </th>
+              <td className="text-right">{dayInWords(clash.mine, "weekday")}</td>
+            </tr>
+            <tr className="border-t border-rule">
+              <th scope="row" className="py-1 text-left font-normal">
+                {clash.by}
+              </th>
+              <td className="text-right">
+                {batch.version >= clash.version ? dayInWords(batch.sowDay, "weekday") : "…"}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <div className="mt-3 flex flex-wrap gap-2">
+          <Button look="strong" disabled={busy} onClick={() => void move(clash.mine, clash.version)}>
+            Take mine
+          </Button>
+          <Button onClick={() => onHold(0)}>Leave theirs</Button>
+        </div>
+      </div>
+    );
   return (
     <>
       <p className="mt-1">

@@ -6,7 +6,7 @@ const SAFE_NAME = /^[a-z][a-z0-9_]*$/u;
 /** Somebody else saved the same row after it was opened. */
 export class StaleError extends Error {
   constructor(readonly stale: Stale) {
-    super(`Not saved: ${stale.by} changed this meanwhile. Both versions stand side by side; choose, and save again.`);
+    super(`Not saved: ${stale.by} changed this meanwhile. Choose between the two versions, and save again.`);
   }
 }
 
