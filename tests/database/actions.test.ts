@@ -1,24 +1,11 @@
-import type { TestDatabase } from "./database";
-import { freshDatabase } from "./database";
+import { demoGarden } from "./demoGarden";
 import { signedInAs } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-let database: TestDatabase;
-beforeAll(async () => {
-  process.env.SEED_ROUND_TODAY = "2027-09-02";
-  database = await freshDatabase("demo_template");
-  process.env.DATABASE_URL = database.appUrl;
-  await signedInAs("ines");
-});
-afterAll(async () => {
-  const { pool } = await import("../../src/server/db/pool");
-  await pool().end();
-  await database.close();
-});
+const { rows, owner } = demoGarden(() => signedInAs("ines"));
 
-const rows = async <Row>(sql: string, values: unknown[] = []) => (await database.pool.query(sql, values)).rows as Row[];
 const round = () => import("../../src/server/round/actions");
 const todaysItems = async () => {
   const { todayRound } = await import("../../src/server/round/today");
@@ -174,15 +161,15 @@ test("batches are added all or none, one sown earlier counts as sown, and a sown
 test("a recipe that would drop gypsum is refused with the reason and stays as it was", async () => {
   const { saveRecipe } = await import("../../src/server/feed/actions");
   const { recipes, salts } = await import("../../src/server/feed/queries");
-  const [recipe] = await recipes(database.pool, 1);
-  const shelf = await salts(database.pool, 1);
+  const [recipe] = await recipes(owner(), 1);
+  const shelf = await salts(owner(), 1);
   const gypsum = shelf.find((salt) => salt.name.startsWith("magnesium sulfate"))!;
   const inA = recipe!.salts.map((entry) => (entry.saltId === gypsum.id ? { ...entry, stock: "A" } : entry));
   expect(await saveRecipe({ ...recipe, salts: inA, name: "Changed" })).toMatchObject({
     ok: false,
     fields: { salts: expect.stringMatching(/Stock A is refused: .* drop gypsum/) },
   });
-  expect((await recipes(database.pool, 1))[0]).toEqual(recipe);
+  expect((await recipes(owner(), 1))[0]).toEqual(recipe);
   expect(await saveRecipe({ ...recipe, ecLow: 1.6 })).toMatchObject({
     ok: false,
     fields: { ecLow: "EC from is 1.6 mS/cm; it must not be over the EC wanted" },

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import type { Action, ActionResult } from "../../src/server/session/result";
-import { freshDatabase, type TestDatabase } from "./database";
+import { demoGarden } from "./demoGarden";
 import { signedInAs } from "./request";
-import { ROUTES, rowsOf, SAMPLES, type Rows } from "./samples";
+import { ROUTES, SAMPLES } from "./samples";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
@@ -11,20 +11,7 @@ jest.setTimeout(60_000);
 const RUNS = 40;
 const SEED = 20270902;
 
-let database: TestDatabase;
-let rows: Rows;
-beforeAll(async () => {
-  process.env.SEED_ROUND_TODAY = "2027-09-02";
-  database = await freshDatabase("demo_template");
-  process.env.DATABASE_URL = database.appUrl;
-  rows = rowsOf(database.pool);
-  await signedInAs("ines");
-});
-afterAll(async () => {
-  const { pool } = await import("../../src/server/db/pool");
-  await pool().end();
-  await database.close();
-});
+const { rows } = demoGarden(() => signedInAs("ines"));
 
 /** What nobody should type, and somebody will. */
 const nasty = fc.oneof(

@@ -2,9 +2,9 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { ROLES, type Role } from "../../src/core/people/rights";
 import type { Action, ActionResult } from "../../src/server/session/result";
-import { freshDatabase, type TestDatabase } from "./database";
+import { demoGarden } from "./demoGarden";
 import { signedInAs, signedOut } from "./request";
-import { ROUTES, rowsOf, SAMPLES, type Rows, type Sample } from "./samples";
+import { ROUTES, SAMPLES, type Sample } from "./samples";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
@@ -12,20 +12,7 @@ jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./r
 const MEMBERS: Readonly<Record<Role, string>> = { keeper: "ines", grower: "tomas", helper: "priya", viewer: "school" };
 const STRANGER = { name: "Stranger", signInName: "stranger", password: "a stranger's word" };
 
-let database: TestDatabase;
-let rows: Rows;
-beforeAll(async () => {
-  process.env.SEED_ROUND_TODAY = "2027-09-02";
-  database = await freshDatabase("demo_template");
-  process.env.DATABASE_URL = database.appUrl;
-  rows = rowsOf(database.pool);
-  await makeStranger();
-});
-afterAll(async () => {
-  const { pool } = await import("../../src/server/db/pool");
-  await pool().end();
-  await database.close();
-});
+const { rows } = demoGarden(makeStranger);
 
 /** The keeper of another garden in the same database. */
 async function makeStranger() {

@@ -1,24 +1,12 @@
 import type { ActionResult, Refusal } from "../../src/server/session/result";
-import { freshDatabase, type TestDatabase } from "./database";
+import { demoGarden } from "./demoGarden";
 import { signedInAs } from "./request";
-import { rowsOf, SAMPLES, type Rows } from "./samples";
+import { SAMPLES } from "./samples";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-let database: TestDatabase;
-let rows: Rows;
-beforeAll(async () => {
-  process.env.SEED_ROUND_TODAY = "2027-09-02";
-  database = await freshDatabase("demo_template");
-  process.env.DATABASE_URL = database.appUrl;
-  rows = rowsOf(database.pool);
-});
-afterAll(async () => {
-  const { pool } = await import("../../src/server/db/pool");
-  await pool().end();
-  await database.close();
-});
+const { rows } = demoGarden();
 
 const sample = async (room: string, name: string) =>
   (await SAMPLES[room]![name]!.input(rows)) as Record<string, unknown>;

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import reference from "../../../tests/reference/place/cutlist.json";
-import { cutList, type CutProblem, type SolveProgram } from "@/core/place/cutList";
+import { cutList, type CutProblem } from "@/core/place/cutList";
+import type { SolveProgram } from "@/core/place/cutPlan";
 import { solver } from "../solver/highs";
 
 let solve: SolveProgram;

@@ -1,5 +1,5 @@
 import highsLoader from "highs";
-import type { SolveProgram } from "@/core/place/cutList";
+import type { SolveProgram } from "@/core/place/cutPlan";
 
 type Highs = Awaited<ReturnType<typeof highsLoader>>;
 
