@@ -102,7 +102,7 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
         className="flex min-h-12 min-w-0 flex-1 lg:min-h-9 items-center justify-between gap-3 py-1.5 lg:py-0.5"
       >
         <span className="min-w-0">
-          <span className={chosen ? "font-bold" : ""}>{item.title}</span>
+          <span className={chosen ? "font-bold" : ""}>{unbroken(item.title)}</span>
           {item.ageDays > 0 && (
             <span className="ml-2 whitespace-nowrap text-sm font-bold text-feed">
               {item.ageDays === 1 ? "since yesterday" : `${item.ageDays} days late`}
@@ -119,6 +119,11 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
       </Link>
     </li>
   );
+}
+
+/** Ranges of lines stay whole at the end of a row: word joiners around their dash. */
+function unbroken(title: string): string {
+  return title.replaceAll(/(\d)–(?=\d)/gu, "$1\u2060–\u2060");
 }
 
 function DoneRow({ entry, chosen }: { entry: LogEntry; chosen: boolean }) {
