@@ -50,7 +50,9 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   const units = useUnits();
   const { personId } = useWho();
   const key = draftKey(personId, `${saved}:${rowName(defaults)}`);
-  const form = useForm({ defaultValues: defaults, resolver: resolverOf(schema, fields, units), mode: "onTouched" });
+  // Errors come with the press of the button, not on leaving a field: one that came then would push the button from under
+  // the hand that is pressing it.
+  const form = useForm({ defaultValues: defaults, resolver: resolverOf(schema, fields, units), mode: "onSubmit" });
   const [base, setBase] = useState(defaults);
   const [stale, setStale] = useState<Stale | null>(null);
   const [kept, setKept] = useState(false);
