@@ -116,6 +116,8 @@ async function loadPlaces(db: Db): Promise<Ids> {
       height_m: entry.heightM,
       cover: entry.cover,
       shade_share: entry.shadeShare,
+      x_m: entry.xM,
+      y_m: entry.yM,
     }),
   );
   const pool = await idsOf(place.pools, (entry, position) =>

@@ -18,7 +18,7 @@ export function Picker({ href, query, rows, chosen, children }: PickerProps) {
       {rows.map((row) => (
         <Link
           key={row.id}
-          href={`${href}?${query}=${row.id}`}
+          href={`${href}${href.includes("?") ? "&" : "?"}${query}=${row.id}`}
           aria-current={row.id === chosen ? "true" : undefined}
           className={buttonClass(row.id === chosen ? "strong" : "plain")}
         >

@@ -28,6 +28,7 @@ beforeAll(async () => {
     units,
     today,
     timeZone: "UTC",
+    latitudeDeg: 37.2,
     sowWeekdays: [1, 4],
   } as const;
   season = workOutSeason(who, await gardenRows(database.pool, 1), await rainNormals(database.pool, 1));

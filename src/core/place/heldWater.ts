@@ -1,5 +1,4 @@
-import { requireRange } from "../units/range";
-import type { StandSpec } from "./stand";
+import { requireRange, requireWhole } from "../units/range";
 
 /** Depth of the film in a sloped channel without a dam; 3–5 mm is usual. */
 export const FILM_DEPTH_MM = 4;
@@ -181,9 +180,30 @@ export function floodBench(bench: FloodBench): {
   return { floodVolumeL, fillTimeMin: (floodVolumeL / bench.fillFlowLph) * 60, drainTimeMin: drainS / 60 };
 }
 
-/** Litres that run back into the tank from a stand when the pump stops: the films of its channels. */
-export function drainBackL(spec: StandSpec): number {
-  return spec.kind === "channel-bank"
-    ? rectangularChannelL(spec.channelWidthM * 1000, FILM_DEPTH_MM, spec.lineLengthM, spec.lines)
-    : 0;
+/**
+ * How often an hour a loop's water goes round: flow ÷ working volume.
+ * @source definition; case in tests/reference/place/held-water.json
+ * @example turnoverPerHour(1200, 200) // 6
+ */
+export function turnoverPerHour(flowLph: number, workingVolumeL: number): number {
+  requireRange("turnoverPerHour", "flowLph", flowLph, 0, 1_000_000);
+  requireRange("turnoverPerHour", "workingVolumeL", workingVolumeL, 0.1, 1_000_000);
+  return flowLph / workingVolumeL;
+}
+
+/**
+ * Flow that open channels want together, and what of it comes to one plant.
+ * @source sums; case in tests/reference/place/held-water.json
+ * @example channelFlow(12, 1.5, 30).neededLph // 1080
+ */
+export function channelFlow(
+  channelsOpen: number,
+  flowPerChannelLPerMin: number,
+  plantsPerChannel: number,
+): { readonly neededLph: number; readonly flowPerPlantLph: number } {
+  requireWhole("channelFlow", "channelsOpen", channelsOpen, 0, 100_000);
+  requireRange("channelFlow", "flowPerChannelLPerMin", flowPerChannelLPerMin, 0, 1000);
+  requireWhole("channelFlow", "plantsPerChannel", plantsPerChannel, 1, 100_000);
+  const lineLph = flowPerChannelLPerMin * 60;
+  return { neededLph: channelsOpen * lineLph, flowPerPlantLph: lineLph / plantsPerChannel };
 }

@@ -1,5 +1,5 @@
-import { STAND_KIND_WORDS, type StandSpec, type TrayRack } from "./stand";
-import { trayRack } from "./trayRack";
+import { traysOf } from "./kinds/racks";
+import { kindWords, type ShootsRack, type StandSpec, type TrayRack } from "./stand";
 import { standCounts } from "./standCounts";
 import { lineLabel } from "./standLayout";
 
@@ -38,8 +38,8 @@ export function lineWords(stands: readonly PoolStand[], lines: readonly number[]
 }
 
 function standLineWords(spec: StandSpec, lines: readonly number[]): string {
-  if (spec.kind === "tray-rack") return trayWords(spec, lines);
-  const word = STAND_KIND_WORDS[spec.kind].line;
+  if (spec.kind === "tray-rack" || spec.kind === "shoots-rack") return trayWords(spec, lines);
+  const word = kindWords(spec.kind).line;
   const runs = runsOf(lines);
   const names = runs.map(([a, b]) => (a === b ? `${a + 1}` : `${a + 1}–${b + 1}`));
   const list = names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : names[0]!;
@@ -47,8 +47,8 @@ function standLineWords(spec: StandSpec, lines: readonly number[]): string {
 }
 
 /** Trays shelf by shelf: "shelf 5, trays 1–2; shelf 6, tray 1". */
-function trayWords(spec: TrayRack, lines: readonly number[]): string {
-  const perShelf = Math.max(1, trayRack(spec).traysPerShelf);
+function trayWords(spec: TrayRack | ShootsRack, lines: readonly number[]): string {
+  const perShelf = Math.max(1, traysOf(spec).traysPerShelf);
   const shelves = [...new Set(lines.map((line) => Math.floor(line / perShelf)))];
   return shelves
     .map((shelf) => {

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { houseClashes } from "./houseChecks";
-import { drainBackL } from "./heldWater";
+import { STAND_MODELS } from "./kinds";
+import { drainBackL } from "./standWater";
 import { lineSites } from "./lineSites";
 import { lineWords, poolSitesPerLine } from "./lineWords";
 import type { ChannelBank, DripBeds, PlacedStand, StandSpec, TrayRack } from "./stand";
@@ -11,18 +12,22 @@ import { METRIC } from "../units/dimensions";
 import { inUnits } from "../units/told";
 
 const bank: ChannelBank = {
+  ...STAND_MODELS["channel-bank"].example,
   kind: "channel-bank", lines: 36, lineLengthM: 6, channelWidthM: 0.1, channelDepthM: 0.05, endMarginM: 0.125, pitchM: 0.25, holeMm: 50,
   gapM: 0.1, linesPerBlock: 6, aisleM: 0.6, linesPerValve: 6, fallOneIn: 40, lineFlowLph: 90,
 }; // prettier-ignore
 const beds: DripBeds = {
+  ...STAND_MODELS["drip-beds"].example,
   kind: "drip-beds", lines: 6, lineLengthM: 10, bedWidthM: 1, endMarginM: 0.15, edgeMarginM: 0.2, rows: 3, pitchM: 0.3, pattern: "staggered",
   aisleM: 0.6, linesPerValve: 2, lateralsPerBed: 2, emitterSpacingM: 0.3, emitterFlowLph: 1.6,
 }; // prettier-ignore
 const buckets: StandSpec = {
+  ...STAND_MODELS["bucket-line"].example,
   kind: "bucket-line", lines: 2, bucketsPerLine: 16, bucketSpacingM: 0.5, bucketDiameterM: 0.3, bucketVolumeL: 15, plantsPerBucket: 1,
   aisleM: 0.9, linesPerValve: 2, emittersPerBucket: 2, emitterFlowLph: 2,
 }; // prettier-ignore
 const rack: TrayRack = {
+  ...STAND_MODELS["tray-rack"].example,
   kind: "tray-rack", racks: 1, shelvesPerRack: 4, shelfLengthM: 1.7, shelfWidthM: 0.6, trayLengthM: 0.54, trayWidthM: 0.28, cellsPerTray: 84, aisleM: 0.8,
 }; // prettier-ignore
 const all: StandSpec[] = [bank, beds, buckets, rack];
@@ -115,9 +120,11 @@ test("stands that reach out of their house or lie over one another are named", (
     spec,
   });
   const house = { lengthM: 6, widthM: 4 };
+  const messages = (stands: PlacedStand[]) =>
+    houseClashes(house, stands).map(({ message }) => inUnits(message, METRIC));
   expect(houseClashes(house, [at("A", 0, 0), at("B", 1.7, 0)])).toEqual([]);
-  expect(houseClashes(house, [at("A", 0, 0), at("B", 1.69, 0.59)])).toEqual(["A and B lie over one another."]);
-  expect(inUnits(houseClashes(house, [at("Long", 1, 0, bank)]), METRIC)).toEqual([
+  expect(messages([at("A", 0, 0), at("B", 1.69, 0.59)])).toEqual(["A and B lie over one another."]);
+  expect(messages([at("Long", 1, 0, bank)])).toEqual([
     expect.stringMatching(/^Long reaches out of the house: it needs 1 m to 7 m along/u),
   ]);
 });

@@ -64,3 +64,17 @@ function fit(roomM: number, stepM: number): number {
 function sum(counts: readonly number[]): number {
   return counts.reduce((total, count) => total + count, 0);
 }
+
+/** Where the holes of a raft are, seen from above: x along its length, y across. */
+export function raftPoints(raft: RaftShape): { readonly xM: number; readonly yM: number }[] {
+  const { rowsAlong, plantsByRow } = raftSites(raft);
+  const rowGapM = raft.packing === "square" ? raft.pitchM : (raft.pitchM * Math.sqrt(3)) / 2;
+  return plantsByRow.flatMap((count, row) => {
+    const shiftM = raft.packing === "hexagonal" && row % 2 === 1 ? raft.pitchM / 2 : 0;
+    const acrossM = raft.edgeMarginM + row * rowGapM;
+    return Array.from({ length: count }, (_, site) => {
+      const alongM = raft.edgeMarginM + shiftM + site * raft.pitchM;
+      return rowsAlong === "width" ? { xM: acrossM, yM: alongM } : { xM: alongM, yM: acrossM };
+    });
+  });
+}

@@ -2,6 +2,7 @@ import { placeStays } from "../batches/lanes";
 import { workOutPlan } from "../batches/plan";
 import type { PlanBatch, PlanInput } from "../batches/types";
 import { poolSitesPerLine, type PoolStand } from "../place/lineWords";
+import { STAND_MODELS } from "../place/kinds";
 import type { ChannelBank, TrayRack } from "../place/stand";
 import { dayFromIso } from "../units/day";
 import { roundItems } from "./roundItems";
@@ -10,6 +11,7 @@ import type { RoundInput, RoundLoop, RoundPool } from "./types";
 const today = dayFromIso("2027-05-06");
 const flat = (days: number) => new Array<number>(12).fill(days);
 const rack: TrayRack = {
+  ...STAND_MODELS["tray-rack"].example,
   kind: "tray-rack",
   racks: 1,
   shelvesPerRack: 1,
@@ -21,6 +23,7 @@ const rack: TrayRack = {
   aisleM: 0.8,
 };
 const bank: ChannelBank = {
+  ...STAND_MODELS["channel-bank"].example,
   kind: "channel-bank", lines: 6, lineLengthM: 6, channelWidthM: 0.1, channelDepthM: 0.05, endMarginM: 0.125, pitchM: 0.25, holeMm: 50,
   gapM: 0.1, linesPerBlock: 6, aisleM: 0.6, linesPerValve: 6, fallOneIn: 40, lineFlowLph: 90,
 }; // prettier-ignore

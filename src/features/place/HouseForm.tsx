@@ -24,6 +24,8 @@ const FIELDS: readonly FieldSpec[] = [
     dimension: "share",
     hint: "what the net or paint keeps out",
   },
+  { name: "xM", label: "From the left of the garden", type: "quantity", dimension: "length" },
+  { name: "yM", label: "From its top", type: "quantity", dimension: "length" },
 ];
 
 const EXAMPLE = {
@@ -37,8 +39,18 @@ const EXAMPLE = {
   shadeShare: 0.3,
 };
 
-export function HouseForm({ house, onDone }: { house: House | null; onDone: () => void }) {
-  const { position: _position, ...defaults } = house ?? { ...EXAMPLE, position: 0 };
+export function HouseForm({
+  house,
+  others,
+  onDone,
+}: {
+  house: House | null;
+  others: readonly House[];
+  onDone: () => void;
+}) {
+  // A new house stands below all others until somebody says where.
+  const yM = Math.max(0, ...others.map((other) => other.yM + other.widthM + 2));
+  const { position: _position, ...defaults } = house ?? { ...EXAMPLE, xM: 0, yM, position: 0 };
   return (
     <EntityForm
       schema={houseSchema}

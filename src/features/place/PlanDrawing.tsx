@@ -1,12 +1,15 @@
 "use client";
-import { Maximize, ZoomIn, ZoomOut } from "lucide-react";
-import { select, zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from "d3";
-import { useEffect, useRef, useState } from "react";
-import { lineLabel, standFootprint, standLayout } from "@/core/place/standLayout";
-import type { HouseView, StandView } from "@/server/place/view";
+import { House as HouseIcon, Maximize, ZoomIn, ZoomOut } from "lucide-react";
+import { useCallback, useRef } from "react";
+import { standFootprint, type RectM } from "@/core/place/standLayout";
+import type { Stand } from "@/server/place/queries";
+import type { HouseView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
-import { StandLines } from "./StandLines";
-import { lineWordsToday } from "./lineToday";
+import { EditableStand } from "./plan/EditableStand";
+import { HouseOutline } from "./plan/HouseOutline";
+import { ReadableStand } from "./plan/ReadableStand";
+import { usePlanZoom } from "./plan/usePlanZoom";
+import type { PlanEdit } from "./plan/usePlanEdit";
 
 /** The line looked at. */
 export interface LineFocus {
@@ -15,81 +18,82 @@ export interface LineFocus {
 }
 
 const MARGIN_M = 0.9;
-const DEEPEST_ZOOM = 40;
-const ZOOM_STEP = 1.6;
 
-/** A house seen from above, true to scale, with every line and site; zoomed by wheel, pinch, buttons or keys. */
-export function PlanDrawing({
-  view,
-  focus,
-  onFocus,
-}: {
-  view: HouseView;
-  focus: LineFocus | null;
-  onFocus: (focus: LineFocus) => void;
-}) {
-  const { house } = view;
+export interface PlanDrawingProps {
+  readonly houses: readonly HouseView[];
+  /** What is seen at first; the whole garden without one. */
+  readonly home: HouseView | null;
+  readonly focus: LineFocus | null;
+  readonly onFocus: (focus: LineFocus) => void;
+  /** With this the stands can be moved, pulled and turned. */
+  readonly edit: PlanEdit | null;
+}
+
+/** Houses and stands from above, true to scale, from the whole garden to one site. */
+export function PlanDrawing({ houses, home, focus, onFocus, edit }: PlanDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
-  const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
-  const [widthM, heightM] = [house.lengthM + 2 * MARGIN_M, house.widthM + 2 * MARGIN_M];
-  useEffect(() => {
-    const element = svg.current!;
-    behaviour.current = zoom<SVGSVGElement, unknown>()
-      .extent([
-        [0, 0],
-        [widthM, heightM],
-      ]) // prettier-ignore
-      .translateExtent([
-        [0, 0],
-        [widthM, heightM],
-      ]) // prettier-ignore
-      .scaleExtent([1, DEEPEST_ZOOM])
-      .on("zoom", (event: { transform: ZoomTransform }) => setTransform(event.transform));
-    const selection = select(element).call(behaviour.current);
-    return () => void selection.on(".zoom", null);
-  }, [widthM, heightM]);
-  const by = (factor: number) => behaviour.current && select(svg.current!).call(behaviour.current.scaleBy, factor);
-  const fit = () => behaviour.current && select(svg.current!).call(behaviour.current.transform, zoomIdentity);
+  const layer = useRef<SVGGElement>(null);
+  const bar = useRef<HTMLDivElement>(null);
+  const world = boundsOf(houses.map(({ house }) => house));
+  const seen = home ? boundsOf([home.house]) : world;
+  const onView = useCallback((metresAcross: number) => bar.current && showScale(bar.current, metresAcross), []);
+  const zoom = usePlanZoom(svg, layer, seen, world, onView);
+  const pxPerM = 2 ** zoom.level;
   return (
     <div className="relative">
       <svg
         ref={svg}
-        viewBox={`0 0 ${widthM} ${heightM}`}
+        viewBox={`${seen.xM} ${seen.yM} ${seen.lengthM} ${seen.widthM}`}
         className="max-h-[56vh] w-full touch-none border border-rule bg-sheet"
-        aria-label={`Plan of ${house.name}, ${house.lengthM} by ${house.widthM} m`}
+        aria-label={home ? `Plan of ${home.house.name}` : "Plan of the garden"}
         role="group"
       >
-        <g transform={transform.toString()}>
-          <g transform={`translate(${MARGIN_M} ${MARGIN_M})`}>
-            <rect
-              width={house.lengthM}
-              height={house.widthM}
-              fill="none"
-              className="stroke-ink"
-              strokeWidth={0.08}
-              strokeDasharray={house.cover === "net" ? "0.25 0.15" : undefined}
-            />
-            {view.stands.map((stand) => (
-              <Stand
-                key={stand.stand.id}
-                view={stand}
-                focusLine={focus?.standId === stand.stand.id ? focus.line : null}
-                onLine={(line) => onFocus({ standId: stand.stand.id, line })}
-              />
-            ))}
-          </g>
+        <g ref={layer}>
+          {houses.map((view) => (
+            <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
+              <HouseOutline house={view.house} pxPerM={pxPerM} />
+              {view.stands.map((stand) =>
+                edit ? (
+                  <EditableStand
+                    key={stand.stand.id}
+                    view={stand}
+                    house={view.house}
+                    edit={edit}
+                    level={zoom.level}
+                    layer={layer}
+                  />
+                ) : (
+                  <ReadableStand
+                    key={stand.stand.id}
+                    view={stand}
+                    level={zoom.level}
+                    focusLine={focus?.standId === stand.stand.id ? focus.line : null}
+                    onFocus={onFocus}
+                  />
+                ),
+              )}
+            </g>
+          ))}
         </g>
       </svg>
-      <ScaleBar metresAcross={widthM / transform.k} />
+      <div
+        ref={bar}
+        aria-hidden
+        className="pointer-events-none absolute bottom-0.5 right-3 border-x-2 border-b-2 border-ink pb-0.5 text-center text-xs leading-tight"
+      />
       <div className="no-print absolute bottom-full right-0 mb-1 flex gap-1">
-        <Button aria-label="Closer" className="!px-2" onClick={() => by(ZOOM_STEP)}>
+        <Button aria-label="Closer" className="!px-2" onClick={zoom.closer}>
           <ZoomIn aria-hidden />
         </Button>
-        <Button aria-label="Farther" className="!px-2" onClick={() => by(1 / ZOOM_STEP)}>
+        <Button aria-label="Farther" className="!px-2" onClick={zoom.farther}>
           <ZoomOut aria-hidden />
         </Button>
-        <Button aria-label="Whole house" className="!px-2" onClick={fit}>
+        {home && (
+          <Button aria-label="Whole house" className="!px-2" onClick={zoom.home}>
+            <HouseIcon aria-hidden />
+          </Button>
+        )}
+        <Button aria-label="Whole garden" className="!px-2" onClick={home ? zoom.garden : zoom.home}>
           <Maximize aria-hidden />
         </Button>
       </div>
@@ -97,76 +101,32 @@ export function PlanDrawing({
   );
 }
 
-function Stand({
-  view,
-  focusLine,
-  onLine,
-}: {
-  view: StandView;
-  focusLine: number | null;
-  onLine: (line: number) => void;
-}) {
-  const { stand, counts } = view;
-  const { lines } = standLayout(stand.spec);
-  const foot = standFootprint(stand);
-  const at = focusLine ?? 0;
-  const step = (by: number) => onLine(Math.min(lines.length - 1, Math.max(0, at + by)));
-  return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label={`${stand.name}: ${counts.lines} lines, ${counts.sites} sites. Arrow keys move from line to line`}
-      aria-valuemin={1}
-      aria-valuemax={lines.length}
-      aria-valuenow={at + 1}
-      aria-valuetext={`${lineLabel(stand.spec, at)}: ${lineWordsToday(view, at)}`}
-      className="outline-none focus-visible:[&>rect]:stroke-water"
-      onFocus={() => focusLine === null && onLine(0)}
-      onKeyDown={(event) => {
-        const by = {
-          ArrowDown: 1,
-          ArrowRight: 1,
-          ArrowUp: -1,
-          ArrowLeft: -1,
-          PageDown: 6,
-          PageUp: -6,
-          Home: -lines.length,
-          End: lines.length,
-        }[event.key];
-        if (by === undefined) return;
-        event.preventDefault();
-        step(by);
-      }}
-    >
-      <rect
-        x={foot.xM - 0.1}
-        y={foot.yM - 0.1}
-        width={foot.lengthM + 0.2}
-        height={foot.widthM + 0.2}
-        fill="transparent"
-        stroke="transparent"
-        strokeWidth={0.12}
-        rx={0.08}
-      />
-      <StandLines view={view} focusLine={focusLine} onLine={onLine} />
-      <text x={foot.xM} y={foot.yM - 0.18} fontSize={0.55} className="sign pointer-events-none">
-        {stand.name}
-      </text>
-    </g>
-  );
+function boundsOf(houses: readonly RectM[]): RectM {
+  if (houses.length === 0) return { xM: 0, yM: 0, lengthM: 10, widthM: 6 };
+  const x0 = Math.min(...houses.map(({ xM }) => xM)) - MARGIN_M;
+  const y0 = Math.min(...houses.map(({ yM }) => yM)) - 1.5 * MARGIN_M;
+  const x1 = Math.max(...houses.map(({ xM, lengthM }) => xM + lengthM)) + MARGIN_M;
+  const y1 = Math.max(...houses.map(({ yM, widthM }) => yM + widthM)) + MARGIN_M;
+  return { xM: x0, yM: y0, lengthM: x1 - x0, widthM: y1 - y0 };
 }
 
 const BAR_LENGTHS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50];
 
-function ScaleBar({ metresAcross }: { metresAcross: number }) {
+/** Written to the element itself, as the movement is. */
+function showScale(bar: HTMLDivElement, metresAcross: number) {
   const lengthM = BAR_LENGTHS_M.findLast((candidate) => candidate < metresAcross / 5) ?? BAR_LENGTHS_M[0]!;
-  return (
-    <div
-      aria-hidden
-      className="pointer-events-none absolute bottom-0.5 right-3 text-xs leading-tight"
-      style={{ width: `${(lengthM / metresAcross) * 100}%` }}
-    >
-      <div className="border-x-2 border-b-2 border-ink pb-0.5 text-center">{lengthM} m</div>
-    </div>
-  );
+  bar.style.width = `${(lengthM / metresAcross) * 100}%`;
+  bar.textContent = `${lengthM} m`;
+}
+
+/** Letters of the sign face are about so wide as a share of their height. */
+const LETTER_WIDTH = 0.42;
+const LEAST_NAME_PX = 8;
+
+/** Where the name of a stand is written, and how large, so that it fits and can be read; 0 from too far away. */
+export function namePlace(stand: Stand, pxPerM: number) {
+  const foot = standFootprint(stand);
+  const roomM = Math.max(foot.lengthM * 1.3, 0.5);
+  const sizeM = Math.min(0.6, Math.max(0.04, 14 / pxPerM), roomM / (stand.name.length * LETTER_WIDTH));
+  return { foot, sizeM: sizeM * pxPerM * 1.4 < LEAST_NAME_PX ? 0 : sizeM };
 }

@@ -1,20 +1,22 @@
 "use client";
 import { quantityText } from "@/core/units/format";
-import { STAND_KIND_WORDS } from "@/core/place/stand";
+import { kindWords } from "@/core/place/stand";
 import { standFootprint } from "@/core/place/standLayout";
 import type { StandView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
 import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
 import { Only } from "@/ui/who";
+import { CautionNote } from "@/ui/Caution";
+import { StandFigures } from "./StandFigures";
 import Link from "next/link";
 
 /** How many plants a stand takes, how dense that is three ways, and what is doubtful about it. */
-export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => void }) {
+export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: boolean; onEdit: () => void }) {
   const units = useUnits();
   const { stand, counts, densities } = view;
   const foot = standFootprint(stand);
-  const words = STAND_KIND_WORDS[stand.spec.kind];
+  const words = kindWords(stand.spec.kind);
   const area = (value: number) => `${value.toFixed(value < 10 ? 1 : 0)}`;
   return (
     <section aria-label={stand.name}>
@@ -37,8 +39,8 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
         <small className="text-2xl font-medium text-soft">{words.site}s</small>
       </p>
       <p>
-        {counts.lines} {words.line}s of {counts.sitesPerLine}; {view.planted} taken today, {counts.sites - view.planted}{" "}
-        free
+        {counts.lines} {words.line}s of {counts.sitesPerLine}
+        {grows && `; ${view.planted} taken today, ${counts.sites - view.planted} free`}
       </p>
       <table className="mt-4 w-full">
         <caption className="sign pb-1 text-left text-xl">Plants per m²</caption>
@@ -86,35 +88,35 @@ export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => vo
             >
               {quantityText(counts.slackM, "smallLength", units)}
             </Why>{" "}
-            is left over at the end of each line.
-          </>
-        )}
-        {view.drainBackL > 0 && (
-          <>
-            {" "}
-            <Why
-              label="Runs back"
-              how="Length of all lines × width × the depth of the film while it runs: what is on its way when the pump stops."
-            >
-              {quantityText(view.drainBackL, "volume", units)}
-            </Why>{" "}
-            runs back into the tank when the pump stops.
+            is left over at the end of each line
+            {counts.evenedPitchM !== null && counts.sitesPerLine > 1 && (
+              <>; a pitch of {quantityText(counts.evenedPitchM, "smallLength", units)} would use it up</>
+            )}
+            .
           </>
         )}
       </p>
+      <StandFigures view={view} />
       {counts.warnings.map((warning) => (
         <p key={warning} className="mt-2 border-l-[6px] border-feed bg-feed-pale px-3 py-1.5 text-sm">
           {warning}
         </p>
       ))}
-      <p>
-        <Link
-          href={`/people/history?stand=${stand.id}`}
-          className="no-print mt-2 inline-block min-h-8 text-sm underline"
-        >
-          Who changed it
-        </Link>
-      </p>
+      {words.caution && (
+        <div className="mt-2">
+          <CautionNote short={words.caution[0]} more={words.caution[1]} />
+        </div>
+      )}
+      {grows && (
+        <p>
+          <Link
+            href={`/people/history?stand=${stand.id}`}
+            className="no-print mt-2 inline-block min-h-8 text-sm underline"
+          >
+            Who changed it
+          </Link>
+        </p>
+      )}
       <Only right="plan">
         <Button className="no-print mt-2" onClick={onEdit}>
           Change {stand.name}

@@ -1,86 +1,40 @@
 "use client";
 import { useEffect, useRef } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
+import { largestFree } from "@/core/place/layout/fillHouse";
+import { exampleIn } from "@/core/place/layout/houseOptions";
 import { standCounts } from "@/core/place/standCounts";
-import { STAND_KIND_WORDS, type StandKind, type StandSpec } from "@/core/place/stand";
-import { removeStand, saveStand } from "@/server/place/actions";
+import { standFootprint } from "@/core/place/standLayout";
+import { STAND_KINDS, STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds";
 import type { House, PoolRow, Stand } from "@/server/place/queries";
 import { standSchema } from "@/server/place/schema";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
-import { STARTING_EXAMPLES } from "./defaults";
+import type { PlanStore } from "./plan/planStore";
+import { MEASURE_FIELDS } from "./standFields";
 import { inUnits } from "@/core/units/told";
 import { useUnits } from "@/ui/units";
-
-interface Values {
-  readonly spec: StandSpec;
-}
-
-const is = (kind: StandKind) => (values: Values) => values.spec.kind === kind;
-const channel = is("channel-bank");
-const bed = is("drip-beds");
-const bucket = is("bucket-line");
-const rack = is("tray-rack");
-const notRack = (values: Values) => !rack(values);
-
-const spec = (name: string, label: string, dimension: "length" | "smallLength" | "count" | "flow" | "lineFlow" | "volume", when: (values: Values) => boolean, hint?: string): FieldSpec => ({
-  name: `spec.${name}`, label, type: "quantity", dimension, when, hint,
-}); // prettier-ignore
-
-const MEASURES: readonly FieldSpec[] = [
-  spec("lines", "Lines", "count", notRack, "channels, beds or rows"),
-  spec("lineLengthM", "Line length", "length", (values) => channel(values) || bed(values)),
-  spec("channelWidthM", "Channel width", "smallLength", channel),
-  spec("channelDepthM", "Channel depth", "smallLength", channel),
-  spec("bedWidthM", "Bed width", "length", bed),
-  spec("rows", "Rows in a bed", "count", bed),
-  { name: "spec.pattern", label: "Pattern", type: "choice", when: bed, options: [{ value: "square", label: "square" }, { value: "staggered", label: "staggered" }] },
-  spec("pitchM", "Pitch, plant to plant", "smallLength", (values) => channel(values) || bed(values)),
-  spec("endMarginM", "End margin", "smallLength", (values) => channel(values) || bed(values), "from the end to the first plant"),
-  spec("edgeMarginM", "Side margin", "smallLength", bed),
-  { name: "spec.holeMm", label: "Hole", type: "quantity", dimension: "bore", when: channel },
-  spec("gapM", "Gap between channels", "smallLength", channel),
-  spec("linesPerBlock", "Channels between aisles", "count", channel),
-  spec("bucketsPerLine", "Buckets in a row", "count", bucket),
-  spec("bucketSpacingM", "Bucket spacing", "length", bucket),
-  spec("bucketDiameterM", "Bucket diameter", "length", bucket),
-  spec("bucketVolumeL", "Bucket volume", "volume", bucket),
-  spec("plantsPerBucket", "Plants in a bucket", "count", bucket),
-  spec("racks", "Racks", "count", rack),
-  spec("shelvesPerRack", "Shelves on each", "count", rack),
-  spec("shelfLengthM", "Shelf length", "length", rack),
-  spec("shelfWidthM", "Shelf width", "length", rack),
-  spec("trayLengthM", "Tray length", "length", rack),
-  spec("trayWidthM", "Tray width", "length", rack),
-  spec("cellsPerTray", "Cells in a tray", "count", rack, "1 for shoots and fodder"),
-  spec("aisleM", "Aisle", "length", () => true),
-  spec("linesPerValve", "Lines on one valve", "count", notRack),
-  { name: "spec.fallOneIn", label: "Fall, one in", type: "quantity", dimension: "count", when: channel, hint: "1:30 to 1:50 is common" },
-  spec("lineFlowLph", "Flow of a channel", "lineFlow", channel),
-  spec("lateralsPerBed", "Drip lines in a bed", "count", bed),
-  spec("emitterSpacingM", "Emitter spacing", "length", bed),
-  spec("emittersPerBucket", "Emitters on a bucket", "count", bucket),
-  spec("emitterFlowLph", "Emitter flow", "flow", (values) => bed(values) || bucket(values)),
-]; // prettier-ignore
 
 export interface StandFormProps {
   readonly stand: Stand | null;
   readonly house: House;
+  readonly others: readonly Stand[];
   readonly pools: readonly PoolRow[];
   readonly loops: readonly { readonly id: number; readonly name: string }[];
+  readonly store: PlanStore;
   readonly onDone: () => void;
 }
 
 /** A stand by its measures, with what they come to while they are typed. */
-export function StandForm({ stand, house, pools, loops, onDone }: StandFormProps) {
+export function StandForm({ stand, house, others, pools, loops, store, onDone }: StandFormProps) {
   const fields: readonly FieldSpec[] = [
     { name: "name", label: "Name", type: "text" },
     {
       name: "spec.kind",
       label: "Kind",
       type: "choice",
-      options: Object.entries(STAND_KIND_WORDS).map(([value, words]) => ({ value, label: words.name })),
+      options: STAND_KINDS.map((kind) => ({ value: kind, label: STAND_MODELS[kind].words.name })),
     },
     {
       name: "poolId",
@@ -97,41 +51,51 @@ export function StandForm({ stand, house, pools, loops, onDone }: StandFormProps
         ...loops.map((loop) => ({ value: loop.id, label: `${loop.name} loop` })),
       ],
     },
-    ...MEASURES,
+    ...MEASURE_FIELDS,
     { name: "xM", label: "From the left of the house", type: "quantity", dimension: "length" },
     { name: "yM", label: "From its top", type: "quantity", dimension: "length" },
     { name: "turned", label: "Turned a quarter", type: "switch" },
   ];
   const defaults = stand
     ? { id: stand.id, version: stand.version, houseId: stand.houseId, poolId: stand.poolId, loopId: stand.loopId, name: stand.name, xM: stand.xM, yM: stand.yM, turned: stand.turned, spec: stand.spec }
-    : { id: null, version: null, houseId: house.id, poolId: pools[0]?.id ?? null, loopId: null, name: "", xM: 0.5, yM: 0.5, turned: false, spec: STARTING_EXAMPLES["channel-bank"] }; // prettier-ignore
+    : { id: null, version: null, houseId: house.id, poolId: pools[0]?.id ?? null, loopId: null, name: "", turned: false, ...startIn(house, others, "channel-bank") }; // prettier-ignore
   return (
     <EntityForm
       schema={standSchema}
       fields={fields}
       defaults={defaults}
-      action={saveStand}
+      action={store.saveStand}
       saved="Stand saved"
       onDone={onDone}
-      aside={stand && <RemoveButton what={stand.name} action={removeStand} id={stand.id} onDone={onDone} />}
+      aside={stand && <RemoveButton what={stand.name} action={store.removeStand} id={stand.id} onDone={onDone} />}
     >
-      <KindExample />
+      <KindExample house={house} others={others} fresh={stand === null} />
       <CountsSoFar />
     </EntityForm>
   );
 }
 
+/** A kind's worked example where there is room for it, made smaller when it has to be. */
+function startIn(house: House, others: readonly Stand[], kind: StandKind) {
+  const room = largestFree(house, others.map(standFootprint), 0.3);
+  return (room && exampleIn(room, kind)) ?? { xM: 0, yM: 0, spec: STAND_MODELS[kind].example as StandSpec };
+}
+
 /** Changing the kind brings that kind's worked example; measures of the kind before mean nothing there. */
-function KindExample() {
+function KindExample({ house, others, fresh }: { house: House; others: readonly Stand[]; fresh: boolean }) {
   const { control, setValue } = useFormContext();
   const kind = useWatch({ control, name: "spec.kind" }) as StandKind;
   const last = useRef(kind);
   useEffect(() => {
     if (kind === last.current) return;
     last.current = kind;
-    setValue("spec", STARTING_EXAMPLES[kind], { shouldValidate: false });
-  }, [kind, setValue]);
-  return null;
+    const start = startIn(house, others, kind);
+    setValue("spec", start.spec, { shouldValidate: false });
+    if (!fresh) return;
+    setValue("xM", start.xM, { shouldValidate: false });
+    setValue("yM", start.yM, { shouldValidate: false });
+  }, [kind, setValue, house, others, fresh]);
+  return <p className="mb-2 text-soft">{STAND_MODELS[kind]?.words.about}</p>;
 }
 
 function CountsSoFar() {

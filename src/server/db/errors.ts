@@ -17,6 +17,8 @@ const CONSTRAINTS: Readonly<Record<string, { readonly field?: string; readonly m
   house_garden_id_name_key: { field: "name", message: "Another house has this name." },
   pool_garden_id_name_key: { field: "name", message: "Another pool has this name." },
   stand_house_id_name_key: { field: "name", message: "Another stand in this house has this name." },
+  layout_garden_id_name_key: { field: "name", message: "Another layout has this name." },
+  cut_list_garden_id_name_key: { field: "name", message: "Another cut list has this name." },
   variety_garden_id_name_key: { field: "name", message: "Another variety has this name." },
   salt_garden_id_name_key: { field: "name", message: "Another salt has this name." },
   outlet_garden_id_name_key: { field: "name", message: "Another outlet has this name." },

@@ -6,7 +6,7 @@ import type { Change } from "./queries";
 type Row = Readonly<Record<string, unknown>>;
 
 /** Rows that are taken back as they were. What the log did has an undo of its own; doors are not reopened. */
-const TAKEN_BACK = new Set(["garden", "house", "pool", "stand", "store", "source", "loop", "stock_tank", "salt", "recipe", "recipe_salt", "variety", "variety_stage", "outlet", "order_line", "batch", "batch_stage"]); // prettier-ignore
+const TAKEN_BACK = new Set(["garden", "house", "pool", "stand", "store", "source", "loop", "stock_tank", "salt", "recipe", "recipe_salt", "variety", "variety_stage", "outlet", "order_line", "batch", "batch_stage", "layout", "cut_list", "offcut", "material"]); // prettier-ignore
 /** Written by the database itself, and no part of what somebody meant. */
 const OWN = new Set(["version"]);
 
@@ -23,7 +23,7 @@ export function isLetGo({ table, before, after }: Pick<Change, "table" | "before
 }
 
 /** Tables in the order in which rows need one another: a row goes after those that need it, and comes before them. */
-const ORDER = ["garden", "house", "pool", "source", "store", "salt", "recipe", "outlet", "loop", "stock_tank", "stand", "recipe_salt", "variety", "variety_stage", "order_line", "batch", "batch_stage", "log_entry"]; // prettier-ignore
+const ORDER = ["garden", "house", "pool", "source", "store", "salt", "recipe", "outlet", "loop", "stock_tank", "stand", "recipe_salt", "variety", "variety_stage", "order_line", "batch", "batch_stage", "layout", "cut_list", "offcut", "material", "log_entry"]; // prettier-ignore
 const rank = ({ table }: Pick<Change, "table">) => ORDER.indexOf(table);
 
 /**

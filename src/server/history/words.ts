@@ -32,16 +32,17 @@ const TABLES: Readonly<Record<string, string>> = {
   garden: "Garden", person: "Member", house: "House", pool: "Pool", stand: "Stand", store: "Store", source: "Source", loop: "Loop",
   stock_tank: "Stock tank", salt: "Salt", recipe: "Recipe", recipe_salt: "Salt of a recipe", variety: "Variety", variety_stage: "Stage",
   outlet: "Outlet", order_line: "Order", batch: "Batch", batch_stage: "Stage of a batch", log_entry: "Log", reading: "Reading", invitation: "Invitation",
+  layout: "Layout", cut_list: "Cut list", offcut: "Offcut", material: "Material",
 }; // prettier-ignore
 
 /** Columns that name a row or are kept by the database. */
-const SILENT = new Set(["id", "garden_id", "version", "token_hash", "account_id", "log_id", "person_id", "planned", "actual", "item_key", "made_by", "kind_of"]); // prettier-ignore
+const SILENT = new Set(["id", "garden_id", "version", "token_hash", "account_id", "log_id", "person_id", "planned", "actual", "item_key", "made_by", "kind_of", "document", "plan"]); // prettier-ignore
 /** What a unit at the end of a column means; the longest first. */
 const UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [
-  ["_ms_per_cm", "ec"], ["_mg_per_l", "concentration"], ["_lph", "flow"], ["_lpd", "volume"], ["_m2", "area"], ["_m", "length"], ["_l", "volume"], ["_g", "mass"],
+  ["_ms_per_cm", "ec"], ["_mg_per_l", "concentration"], ["_lph", "flow"], ["_lpd", "volume"], ["_m2", "area"], ["_m", "length"], ["_l", "volume"], ["_mm", "bore"], ["_g", "mass"],
   ["_c", "temperature"], ["_share", "share"], ["_days", "days"],
 ]; // prettier-ignore
-const SPEC_UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [["Lph", "flow"], ["M", "length"], ["L", "volume"]]; // prettier-ignore
+const SPEC_UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [["Lph", "flow"], ["Mm", "bore"], ["M", "length"], ["L", "volume"]]; // prettier-ignore
 const MOST_PARTS = 12;
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/u;
 
@@ -67,6 +68,10 @@ export function titleOf({ table, before, after }: Pick<Change, "table" | "before
       return `Log: ${String(row.title)}`;
     case "reading":
       return `Reading of the ${named(names.loop, row.loop_id)}`;
+    case "offcut":
+      return `Offcut of ${String(row.material)}`;
+    case "material":
+      return `Material ${String(row.item)}`;
     case "invitation":
       return `Invitation as ${String(row.role)}`;
     default:

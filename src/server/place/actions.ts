@@ -1,11 +1,21 @@
 "use server";
+import { houseClashes, clashOf } from "@/core/place/houseChecks";
 import { standCounts } from "@/core/place/standCounts";
+import { inUnits } from "@/core/units/told";
+import type { Db } from "../db/pool";
 import { placeLast, removeRow, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
-import { houseSchema, poolSchema, removeSchema, standSchema } from "./schema";
+import type { Session } from "../session/session";
+import { houses, stands } from "./queries";
+import { addStandsSchema, houseSchema, poolSchema, removeSchema, standSchema, type StandInput } from "./schema";
 
-export const saveHouse = command("plan", houseSchema, async (db, house, who) =>
-  saveRow(
+export const saveHouse = command("plan", houseSchema, async (db, house, who) => {
+  if (house.id !== null) {
+    const own = (await stands(db, who.gardenId)).filter((stand) => stand.houseId === house.id);
+    const outside = houseClashes(house, own).find(({ kind }) => kind === "outside");
+    if (outside) throw new RefusedError(inUnits(outside.message, who.units), "lengthM");
+  }
+  return saveRow(
     db,
     "house",
     who.gardenId,
@@ -18,15 +28,32 @@ export const saveHouse = command("plan", houseSchema, async (db, house, who) =>
       height_m: house.heightM,
       cover: house.cover,
       shade_share: house.shadeShare,
+      x_m: house.xM,
+      y_m: house.yM,
     },
     house.version,
-  ),
-);
+  );
+});
 
-export const saveStand = command("plan", standSchema, async (db, stand, who) => {
-  // The core counts before anything is kept: measures that give no site at all are a slip.
+export const saveStand = command("plan", standSchema, (db, stand, who) => writeStand(db, stand, who));
+
+/** Several stands at once, as when a house is filled: all of them, or none. */
+export const addStands = command("plan", addStandsSchema, async (db, { stands: added }, who) => {
+  const ids: number[] = [];
+  for (const stand of added) ids.push(await writeStand(db, { ...stand, id: null, version: null }, who));
+  return ids;
+});
+
+/** The core counts before anything is kept: measures that give no site, or no place in the house, are a slip. */
+async function writeStand(db: Db, stand: StandInput, who: Session): Promise<number> {
   if (standCounts(stand.spec).sites === 0)
     throw new RefusedError("With these measures no plant fits at all.", "spec.kind");
+  const house = (await houses(db, who.gardenId)).find(({ id }) => id === stand.houseId);
+  if (house) {
+    const others = (await stands(db, who.gardenId)).filter(({ houseId, id }) => houseId === house.id && id !== stand.id); // prettier-ignore
+    const clash = clashOf(house, { ...stand, id: stand.id ?? 0 }, others);
+    if (clash) throw new RefusedError(inUnits(clash.message, who.units), "xM");
+  }
   return saveRow(
     db,
     "stand",
@@ -46,7 +73,7 @@ export const saveStand = command("plan", standSchema, async (db, stand, who) => 
     },
     stand.version,
   );
-});
+}
 
 export const savePool = command("plan", poolSchema, async (db, pool, who) =>
   saveRow(

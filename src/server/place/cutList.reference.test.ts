@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import reference from "../../../tests/reference/place/cutlist.json";
-import { cutList, type CutProblem } from "@/core/place/cutList";
-import type { SolveProgram } from "@/core/place/cutPlan";
+import { cutList, type CutProblem } from "@/core/place/bench/cutList";
+import type { SolveProgram } from "@/core/place/bench/cutPlan";
 import { solver } from "../solver/highs";
 
 let solve: SolveProgram;
@@ -11,43 +11,55 @@ beforeAll(async () => {
 
 interface Case {
   readonly name: string;
-  readonly given: CutProblem;
+  readonly given: Pick<CutProblem, "kerfMm" | "pieces"> & { readonly stockLengthsMm: readonly number[] };
   readonly expect: { readonly feasible: boolean; readonly bars?: number; readonly stockLengthMm?: number; readonly tooLongMm?: number[] };
 } // prettier-ignore
 
+/** A case of the reference file as the application asks it. */
+const asked = ({ stockLengthsMm, kerfMm, pieces }: Case["given"]): CutProblem => ({
+  kerfMm, trimMm: 0, pieces, objective: "bars", bars: stockLengthsMm.map((lengthMm) => ({ lengthMm, price: 0, onHand: null })),
+}); // prettier-ignore
+
 /** Every piece is cut once, from bars that are on sale, and each bar holds what is cut from it. */
-function checkPlan({ kerfMm, stockLengthsMm, pieces }: CutProblem, plan: ReturnType<typeof cutList>) {
+function checkPlan({ kerfMm, trimMm, bars, pieces }: CutProblem, plan: ReturnType<typeof cutList>) {
   if (plan.kind !== "plan") throw new Error("no plan");
   const wanted = pieces.flatMap(({ lengthMm, count }) => Array<number>(count).fill(lengthMm)).sort((a, b) => a - b);
-  const cut = plan.bars.flatMap(({ cutsMm }) => cutsMm).sort((a, b) => a - b);
+  const left = plan.uncut.flatMap(({ lengthMm, count }) => Array<number>(count).fill(lengthMm));
+  const cut = [...plan.bars.flatMap(({ cuts }) => cuts.map(({ lengthMm }) => lengthMm)), ...left].sort((a, b) => a - b);
   expect(cut).toEqual(wanted);
-  for (const { stockMm, cutsMm, offcutMm } of plan.bars) {
-    expect(stockLengthsMm).toContain(stockMm);
-    const used = cutsMm.reduce((sum, mm) => sum + mm, 0);
-    expect(used + kerfMm * (cutsMm.length - 1)).toBeLessThanOrEqual(stockMm + 1e-6);
-    expect(offcutMm).toBeCloseTo(Math.max(0, stockMm - used - kerfMm * cutsMm.length), 6);
+  for (const { stockMm, onHand, cuts, offcutMm } of plan.bars) {
+    expect(bars.map(({ lengthMm }) => lengthMm)).toContain(stockMm);
+    const used = cuts.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+    const usable = stockMm - (onHand ? 0 : 2 * trimMm);
+    expect(used + kerfMm * (cuts.length - 1)).toBeLessThanOrEqual(usable + 1e-6);
+    expect(offcutMm).toBeCloseTo(Math.max(0, usable - used - kerfMm * cuts.length), 6);
   }
+  for (const { lengthMm, onHand } of bars)
+    if (onHand !== null)
+      expect(plan.bars.filter((bar) => bar.onHand && bar.stockMm === lengthMm).length).toBeLessThanOrEqual(onHand);
   return plan;
 }
 
 test.each(reference.cases as Case[])("cut list: $name", ({ given, expect: want }) => {
-  const found = cutList(given, solve);
+  const problem = asked(given);
+  const found = cutList(problem, solve);
   if (!want.feasible) return expect(found).toEqual({ kind: "too-long", lengthsMm: want.tooLongMm });
-  const plan = checkPlan(given, found);
-  expect([plan.bars.length, plan.stockLengthMm, plan.proved]).toEqual([want.bars, want.stockLengthMm, true]);
-  expect([plan.leastBars, plan.leastStockLengthMm]).toEqual([want.bars, want.stockLengthMm]);
+  const plan = checkPlan(problem, found);
+  expect([plan.bars.length, plan.boughtMm, plan.proved]).toEqual([want.bars, want.stockLengthMm, true]);
+  expect(plan.least).toEqual({ bars: want.bars, lengthMm: want.stockLengthMm });
 }); // prettier-ignore
 
 test("a plan never uses more than its stock, at least its bound, and no more than first fit does", () => {
   const lengths = fc.integer({ min: 100, max: 3000 });
   fc.assert(
     fc.property(fc.array(fc.record({ lengthMm: lengths, count: fc.integer({ min: 1, max: 8 }) }), { minLength: 1, maxLength: 8 }), fc.integer({ min: 0, max: 5 }), (pieces, kerfMm) => {
-      const problem = { kerfMm, stockLengthsMm: [3000, 6000], pieces };
+      const problem = asked({ kerfMm, stockLengthsMm: [3000, 6000], pieces });
       const plan = checkPlan(problem, cutList(problem, solve));
       const volume = pieces.reduce((sum, { lengthMm, count }) => sum + (lengthMm + kerfMm) * count, 0) / (6000 + kerfMm);
       expect(plan.bars.length).toBeGreaterThanOrEqual(Math.ceil(volume - 1e-9));
-      expect(plan.bars.length).toBeGreaterThanOrEqual(plan.leastBars);
-      expect(plan.stockLengthMm).toBeGreaterThanOrEqual(plan.leastStockLengthMm);
+      const { bars, lengthMm } = plan.least as { bars: number; lengthMm: number };
+      expect(plan.bars.length).toBeGreaterThanOrEqual(bars);
+      expect(plan.boughtMm).toBeGreaterThanOrEqual(lengthMm);
       expect(plan.bars.length).toBeLessThanOrEqual(firstFit(problem));
     }),
     { seed: 7, numRuns: 40 },
@@ -68,11 +80,61 @@ function firstFit({ kerfMm, pieces }: CutProblem): number {
 
 test.each([
   [{ kerfMm: -1 }, /kerfMm is -1; it must be from 0 to 50/u],
-  [{ stockLengthsMm: [] }, /stock lengths/u],
-  [{ stockLengthsMm: [NaN] }, /stockLengthMm is NaN/u],
+  [{ bars: [] }, /number of bar lengths is 0/u],
+  [{ bars: [{ lengthMm: NaN, price: 0, onHand: null }] }, /stockLengthMm is NaN/u],
+  [{ trimMm: -5 }, /trimMm is -5/u],
   [{ pieces: [{ lengthMm: 0, count: 1 }] }, /lengthMm is 0/u],
   [{ pieces: [{ lengthMm: 10, count: 1.5 }] }, /count is 1.5; it must be a whole number/u],
 ])("a cut list refuses %j by name and range", (change, message) => {
-  const problem = { kerfMm: 3, stockLengthsMm: [6000], pieces: [{ lengthMm: 100, count: 1 }], ...change };
+  const problem = { ...asked({ kerfMm: 3, stockLengthsMm: [6000], pieces: [{ lengthMm: 100, count: 1 }] }), ...change };
   expect(() => cutList(problem, solve)).toThrow(message);
+});
+
+const money = (bars: CutProblem["bars"], pieces: CutProblem["pieces"], more: Partial<CutProblem> = {}): CutProblem => ({
+  kerfMm: 0, trimMm: 0, objective: "money", bars, pieces, ...more,
+}); // prettier-ignore
+
+test("least money takes what lies on the shelf first, and the cheaper of two lengths where it serves", () => {
+  const problem = money(
+    [
+      { lengthMm: 3000, price: 10, onHand: null },
+      { lengthMm: 6000, price: 24, onHand: null },
+      { lengthMm: 2100, price: 0, onHand: 2 },
+    ],
+    [{ lengthMm: 1000, count: 10, label: "rail" }],
+  );
+  const plan = checkPlan(problem, cutList(problem, solve));
+  // Two offcuts give four pieces, two bars of 3 m the other six.
+  expect([plan.cost, plan.boughtBars, plan.proved, plan.least]).toEqual([20, 2, true, { cost: 20 }]);
+  expect(plan.bars.flatMap(({ cuts }) => cuts.map(({ label }) => label))).toEqual(Array(10).fill("rail"));
+});
+
+test("damaged ends are trimmed off bought bars, and bars on hand that do not reach leave pieces uncut", () => {
+  const trimmed = money([{ lengthMm: 3000, price: 10, onHand: null }], [{ lengthMm: 1000, count: 3 }], { trimMm: 5 });
+  expect(checkPlan(trimmed, cutList(trimmed, solve)).boughtBars).toBe(2);
+  for (const objective of ["money", "bars"] as const) {
+    const short = money([{ lengthMm: 2500, price: 0, onHand: 2 }], [{ lengthMm: 1200, count: 6 }], { objective });
+    const plan = checkPlan(short, cutList(short, solve));
+    expect([plan.bars.length, plan.uncut]).toEqual([2, [{ lengthMm: 1200, count: 2 }]]);
+  }
+});
+
+test("with bars on hand no more is bought than without, every limit holds, and money meets its bound (seed 11)", () => {
+  const lengths = fc.integer({ min: 200, max: 2900 });
+  const pieces = fc.array(fc.record({ lengthMm: lengths, count: fc.integer({ min: 1, max: 6 }) }), { minLength: 1, maxLength: 6 }); // prettier-ignore
+  const shelf = fc.array(fc.record({ lengthMm: lengths, onHand: fc.integer({ min: 1, max: 3 }) }), { maxLength: 4 });
+  fc.assert(
+    fc.property(pieces, shelf, (wanted, offcuts) => {
+      const sale = [{ lengthMm: 3000, price: 11, onHand: null }, { lengthMm: 6000, price: 19.5, onHand: null }];
+      const bare = money(sale, wanted, { kerfMm: 3 });
+      const helped = money([...sale, ...offcuts.map((one) => ({ ...one, price: 0 }))], wanted, { kerfMm: 3 });
+      const [without, withThem] = [checkPlan(bare, cutList(bare, solve)), checkPlan(helped, cutList(helped, solve))];
+      for (const plan of [without, withThem]) {
+        expect(plan.cost).toBeGreaterThanOrEqual((plan.least as { cost: number }).cost - 1e-6);
+        expect(plan.uncut).toEqual([]);
+      }
+      if (withThem.proved) expect(withThem.cost).toBeLessThanOrEqual(without.cost + 1e-6);
+    }),
+    { seed: 11, numRuns: 40 },
+  ); // prettier-ignore
 });

@@ -11,6 +11,8 @@ export interface House {
   readonly heightM: number;
   readonly cover: "net" | "film" | "glass" | "polycarbonate" | "open";
   readonly shadeShare: number;
+  readonly xM: number;
+  readonly yM: number;
 }
 
 export interface Stand extends PlacedStand {
@@ -34,7 +36,8 @@ export interface PoolRow {
 export function houses(db: Db, gardenId: number): Promise<House[]> {
   return many<House>(
     db,
-    `select id, version, name, position, length_m as "lengthM", width_m as "widthM", height_m as "heightM", cover, shade_share as "shadeShare"
+    `select id, version, name, position, length_m as "lengthM", width_m as "widthM", height_m as "heightM", cover, shade_share as "shadeShare",
+            x_m as "xM", y_m as "yM"
        from house where garden_id = $1 order by position, id`,
     [gardenId],
   );

@@ -1,11 +1,13 @@
 import { densities, type Densities } from "@/core/place/density";
-import { drainBackL } from "@/core/place/heldWater";
-import { houseClashes } from "@/core/place/houseChecks";
+import { houseClashes, narrowWays } from "@/core/place/houseChecks";
+import type { StandWater } from "@/core/place/kinds/model";
+import { standGroundM2 } from "@/core/place/layout/compare";
+import { headspaceWarning, standChecks, type TankHeadspace } from "@/core/place/standChecks";
 import { standCounts, type StandCounts } from "@/core/place/standCounts";
-import { standFootprint } from "@/core/place/standLayout";
+import { drainBackL, standWater } from "@/core/place/standWater";
+import { inUnits } from "@/core/units/told";
 import type { Season } from "../batches/season";
 import type { House, Stand } from "./queries";
-import { inUnits } from "@/core/units/told";
 
 /** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
 export interface GrowingRun {
@@ -26,7 +28,9 @@ export interface StandView {
   readonly loopName: string | null;
   readonly counts: StandCounts;
   readonly densities: Densities;
-  readonly drainBackL: number;
+  readonly water: StandWater;
+  /** Of the loop's tank, when it is a stand that gives water back. */
+  readonly headspace: TankHeadspace | null;
   readonly planted: number;
   readonly growing: readonly GrowingRun[];
 }
@@ -35,6 +39,7 @@ export interface HouseView {
   readonly house: House;
   readonly stands: readonly StandView[];
   readonly clashes: readonly string[];
+  readonly narrow: readonly string[];
 }
 
 /** Houses with their stands counted, and what grows on every line today. */
@@ -44,29 +49,50 @@ export function houseViews(season: Season): HouseView[] {
     return {
       house,
       stands: own.map((stand) => standView(stand, house, season)),
-      clashes: inUnits(houseClashes(house, own), season.who.units),
+      clashes: inUnits(houseClashes(house, own).map(({ message }) => message), season.who.units),
+      narrow: inUnits(narrowWays(own), season.who.units),
     };
-  });
+  }); // prettier-ignore
 }
 
 function standView(stand: Stand, house: House, season: Season): StandView {
-  const counts = inUnits(standCounts(stand.spec), season.who.units);
-  const { lengthM, widthM } = standFootprint(stand);
+  const { rows, who } = season;
+  const counts = standCounts(stand.spec);
+  const more = standChecks(stand.spec, { latitudeDeg: who.latitudeDeg, rootCrops: rootCropsIn(stand.poolId, season) });
+  const headspace = headspaceOf(stand, rows);
+  const warnings = [...counts.warnings, ...more.warnings, ...(headspace ? headspaceWarning(headspace) : [])];
   const growing = growingOn(stand, season);
   return {
     stand,
-    poolName: season.rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
-    loopName: season.rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
-    counts,
+    poolName: rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
+    loopName: rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
+    counts: inUnits({ ...counts, warnings, facts: [...counts.facts, ...more.facts] }, who.units),
     densities: densities(
       counts.sites,
       Math.max(1e-9, counts.lines * counts.lineAreaM2),
-      Math.max(1e-9, lengthM * widthM),
+      Math.max(1e-9, standGroundM2(stand)),
       house.lengthM * house.widthM,
     ),
-    drainBackL: drainBackL(stand.spec),
+    water: standWater(stand.spec),
+    headspace,
     planted: growing.reduce((sum, run) => sum + run.end - run.start, 0),
     growing,
+  };
+}
+
+function rootCropsIn(poolId: number, { rows }: Season): string[] {
+  return rows.varieties
+    .filter(({ kind, stages }) => kind === "root" && stages.some((stage) => stage.poolId === poolId))
+    .map(({ name }) => name);
+}
+
+function headspaceOf({ loopId, spec }: Stand, { loops, stands }: Season["rows"]): TankHeadspace | null {
+  const loop = loops.find(({ id }) => id === loopId);
+  if (!loop || loop.kind !== "recirculating" || drainBackL(spec) === 0) return null;
+  return {
+    loopName: loop.name,
+    headspaceL: loop.tankL - loop.workingL,
+    drainBackL: stands.filter((one) => one.loopId === loop.id).reduce((sum, one) => sum + drainBackL(one.spec), 0),
   };
 }
 

@@ -16,6 +16,12 @@ const PARTS = {
   item: Joi.string().max(80),
   from: day("From"),
   weeks: Joi.number().valid(9, 17, 34),
+  view: Joi.string().valid("garden"),
+  scale: Joi.number().valid(10, 20, 25, 50, 100, 200, 500),
+  paper: Joi.string().valid("A4", "A3", "letter"),
+  layout: rowId("Layout"),
+  list: rowId("Cut list"),
+  part: Joi.string().valid("cuts", "supports", "materials"),
 } as const;
 
 export interface ViewQuery {
@@ -31,6 +37,12 @@ export interface ViewQuery {
   readonly item?: string;
   readonly from?: Day;
   readonly weeks?: number;
+  readonly view?: "garden";
+  readonly scale?: number;
+  readonly paper?: "A4" | "A3" | "letter";
+  readonly layout?: number;
+  readonly list?: number;
+  readonly part?: "cuts" | "supports" | "materials";
 }
 
 /**

@@ -33,3 +33,25 @@ export function route(
 function plain(status: number, words: string): Response {
   return new Response(`${words}\n`, { status, headers: { "content-type": "text/plain; charset=utf-8" } });
 }
+
+/**
+ * Makes a route handler for work that takes its time: whoever asks must be signed in and have the right, and no transaction
+ * is held meanwhile. What it reads and writes, it does through `onBehalf` itself.
+ */
+export function longRoute(
+  right: Right,
+  work: (asked: { readonly request: Request; readonly who: Session }) => Promise<Response>,
+): (request: Request) => Promise<Response> {
+  return async (request) => {
+    try {
+      const who = await maybeSession();
+      if (!who) return plain(401, "Sign in first.");
+      if (!may(who.role, right)) return plain(403, `As a ${who.role} you may not do this; ${whoMay(right)} may.`);
+      return await work({ request, who });
+    } catch (error) {
+      if (error instanceof AskedWrongly) return plain(400, error.message);
+      log.error({ error, path: new URL(request.url).pathname }, "a route failed");
+      return plain(503, databaseAway(error) ? "The database does not answer; try again in a moment." : "This failed.");
+    }
+  };
+}

@@ -23,6 +23,7 @@ export interface Session {
   readonly units: UnitPreferences;
   readonly today: Day;
   readonly timeZone: string;
+  readonly latitudeDeg: number;
   readonly sowWeekdays: readonly number[];
 }
 
@@ -52,6 +53,7 @@ interface SessionRow {
   temperature: UnitPreferences["temperature"];
   currency: string;
   timeZone: string;
+  latitudeDeg: number;
   sowWeekdays: number[];
 }
 
@@ -106,7 +108,7 @@ function membership(db: Db, accountId: number, presentGarden: number | null): Pr
     `select garden.id as "gardenId", garden.name as "gardenName", is_demo as "isDemo",
             person.id as "personId", person.name as "personName", person.role,
             unit_system as system, ec_unit as ec, temperature_unit as temperature, currency,
-            time_zone as "timeZone", sow_weekdays as "sowWeekdays"
+            time_zone as "timeZone", latitude_deg as "latitudeDeg", sow_weekdays as "sowWeekdays"
        from person join garden on garden.id = person.garden_id
       where person.account_id = $1 and person.left_at is null
       order by garden.id is not distinct from $2 desc, garden.id limit 1`,

@@ -1,5 +1,5 @@
 import highsLoader from "highs";
-import type { SolveProgram } from "@/core/place/cutPlan";
+import type { SolveProgram } from "@/core/place/bench/cutPlan";
 
 type Highs = Awaited<ReturnType<typeof highsLoader>>;
 

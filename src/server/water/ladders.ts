@@ -1,6 +1,6 @@
 import { ladder, type Ladder } from "@/core/water/ladder";
 import type { PumpSystem } from "@/core/water/pumpDuty";
-import { drainBackL } from "@/core/place/heldWater";
+import { drainBackL } from "@/core/place/standWater";
 import { standFlow } from "@/core/place/standFlow";
 import type { Season } from "../batches/season";
 import { sourceLimitLpd } from "../batches/season";

@@ -112,8 +112,9 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
             </button>
           </p>
         )}
-        {fields.map((spec) => (
-          <FormControl key={spec.name} spec={spec} />
+        {fields.map((spec, index) => (
+          // Fields of different kinds of a thing may share a name.
+          <FormControl key={`${index} ${spec.name}`} spec={spec} />
         ))}
         {children && <div className="col-span-full">{children}</div>}
         {problem && (
@@ -169,7 +170,7 @@ function rowName(values: FieldValues): string {
 /** Joi's answers per field; text that is no quantity keeps the reader's own message, which is nearer to what was typed. */
 function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[], units: UnitPreferences): Resolver {
   return (values) => {
-    const visible = fields.filter((spec) => !spec.when || spec.when(values));
+    const visible = fields.filter((spec) => !spec.when || spec.when(values)).flatMap((spec) => rowsOf(spec, values));
     const checked = schema.validate(values, STRICT);
     const messages = checked.error ? { ...fieldErrors(checked.error), ...rangesIn(checked.error, visible, units) } : {};
     for (const spec of visible) {
@@ -180,6 +181,15 @@ function resolverOf(schema: Joi.ObjectSchema, fields: readonly FieldSpec[], unit
     if (Object.keys(messages).length === 0) return { values, errors: {} };
     return { values: {}, errors: nested(messages) };
   };
+}
+
+/** The fields of a list, row by row. */
+function rowsOf(spec: FieldSpec, values: FieldValues): FieldSpec[] {
+  if (spec.type !== "rows") return [spec];
+  const rows = valueAt(values, spec.name) as readonly unknown[] | undefined;
+  return (rows ?? []).flatMap((_, index) =>
+    spec.columns.map((column) => ({ ...column, name: `${spec.name}.${index}.${column.name}` })),
+  );
 }
 
 /** A range that was missed, in the units in which it was typed; the schema itself speaks in inside units. */

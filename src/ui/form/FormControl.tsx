@@ -5,6 +5,7 @@ import { DayInput } from "../DayInput";
 import { Field } from "../Field";
 import { QuantityInput, type QuantityValue } from "../QuantityInput";
 import type { FieldSpec } from "./fields";
+import { RowsControl } from "./RowsControl";
 
 /** One field of a form, with its error beside it. */
 export function FormControl({ spec }: { spec: FieldSpec }) {
@@ -15,14 +16,20 @@ export function FormControl({ spec }: { spec: FieldSpec }) {
   return (
     <div
       className={
-        spec.wide || spec.type === "note" || spec.type === "months" || spec.type === "weekdays" ? "col-span-full" : ""
+        spec.wide || spec.type === "note" || spec.type === "months" || spec.type === "weekdays" || spec.type === "rows"
+          ? "col-span-full"
+          : ""
       }
     >
-      <Controller
-        name={spec.name}
-        control={control}
-        render={({ field }) => <Control spec={spec} field={field} error={error} />}
-      />
+      {spec.type === "rows" ? (
+        <RowsControl spec={spec} error={error} />
+      ) : (
+        <Controller
+          name={spec.name}
+          control={control}
+          render={({ field }) => <Control spec={spec} field={field} error={error} />}
+        />
+      )}
     </div>
   );
 }

@@ -25,4 +25,14 @@ export type FieldSpec = Common &
       }
     | { readonly type: "months"; readonly dimension: Dimension }
     | { readonly type: "weekdays" }
+    | {
+        readonly type: "rows";
+        readonly columns: readonly (
+          | { readonly name: string; readonly label: string; readonly type: "text" }
+          | { readonly name: string; readonly label: string; readonly type: "quantity"; readonly dimension: Dimension }
+        )[];
+        readonly fresh: Readonly<Record<string, unknown>>;
+        readonly most: number;
+        readonly addWords: string;
+      }
   );

@@ -4,6 +4,7 @@ import { season } from "@/server/batches/season";
 import { houseViews } from "@/server/place/view";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
+import { placeTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "Place" };
 
@@ -13,7 +14,7 @@ export default async function PlacePage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { house: houseId, stand } = viewQuery(await searchParams);
+  const { house: houseId, stand, view } = viewQuery(await searchParams);
   const houses = houseViews(worked);
   const sites = houses.flatMap(({ stands }) => stands).reduce((sum, { counts }) => sum + counts.sites, 0);
   const planted = houses.flatMap(({ stands }) => stands).reduce((sum, view) => sum + view.planted, 0);
@@ -23,11 +24,15 @@ export default async function PlacePage({
     houses[1] ??
     houses[0];
   return (
-    <Station title="Place" facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}>
+    <Station
+      title="Place"
+      facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}
+      tabs={placeTabs("plan")}
+    >
       <HousePlan
-        key={chosen?.house.id}
-        houses={houses.map(({ house }) => ({ id: house.id, name: house.name }))}
-        view={chosen ?? null}
+        key={view ?? chosen?.house.id}
+        houses={houses}
+        chosenHouse={view ? null : (chosen?.house.id ?? null)}
         chosenStand={stand ?? null}
         pools={worked.rows.pools}
         loops={worked.rows.loops.map(({ id, name }) => ({ id, name }))}

@@ -1,0 +1,8 @@
+import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { route } from "@/server/session/route";
+
+/** A layout as JSON; docs/layout.schema.json says what is in it. */
+export const GET = route("look", async ({ request, db, who }) => {
+  const layout = await askedLayout(request, db, who);
+  return asFile(`${JSON.stringify(layout, null, 2)}\n`, "application/json", `${layout.name}.layout.json`);
+});

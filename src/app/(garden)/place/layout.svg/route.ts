@@ -1,0 +1,9 @@
+import { layoutSvg } from "@/core/place/layout/svg";
+import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { route } from "@/server/session/route";
+
+/** A layout as a drawing in metres, which can be brought in again. */
+export const GET = route("look", async ({ request, db, who }) => {
+  const layout = await askedLayout(request, db, who);
+  return asFile(layoutSvg(layout), "image/svg+xml", `${layout.name}.layout.svg`);
+});

@@ -1,0 +1,10 @@
+import Papa from "papaparse";
+import { standsTable } from "@/core/place/layout/standsTable";
+import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { route } from "@/server/session/route";
+
+/** The stands of a layout with their counts, as CSV; units stand in the names of the columns. */
+export const GET = route("look", async ({ request, db, who }) => {
+  const layout = await askedLayout(request, db, who);
+  return asFile(Papa.unparse(standsTable(layout), { escapeFormulae: true }), "text/csv", `${layout.name}.stands.csv`);
+});

@@ -1,0 +1,244 @@
+import { requireRange, requireWhole } from "../../units/range";
+import { bestPlan, EPSILON, firstPatterns, generate, longestOf, shorterBars, worth, type Chosen, type Goal, type Model, type SolveProgram } from "./cutPlan"; // prettier-ignore
+import { oneLargeOffcut } from "./largeOffcut";
+
+/** A length that bars are had in: on sale, or so many on hand. */
+export interface BarKind {
+  readonly lengthMm: number;
+  /** Of one; what is on hand costs nothing. */
+  readonly price: number;
+  /** How many lie there; null is bought, as many as it takes. */
+  readonly onHand: number | null;
+}
+
+export interface WantedPiece {
+  readonly lengthMm: number;
+  readonly count: number;
+  readonly label?: string;
+}
+
+/** Pieces wanted, the bars there are, and what the saw takes. */
+export interface CutProblem {
+  readonly kerfMm: number;
+  /** Taken off each end of a bought bar, the saw's cut included: ends come damaged. */
+  readonly trimMm: number;
+  readonly bars: readonly BarKind[];
+  readonly pieces: readonly WantedPiece[];
+  /** Least money; or fewest bars bought, and of so many the least length. */
+  readonly objective: "money" | "bars";
+}
+
+export interface CutBar {
+  readonly stockMm: number;
+  readonly onHand: boolean;
+  /** In the order in which they are cut, the longest first. */
+  readonly cuts: readonly { readonly lengthMm: number; readonly label: string }[];
+  readonly offcutMm: number;
+}
+
+/** A plan with its proof, or the pieces that no bar can give. */
+export type CutList =
+  | { readonly kind: "too-long"; readonly lengthsMm: readonly number[] }
+  | {
+      readonly kind: "plan";
+      readonly bars: readonly CutBar[];
+      readonly boughtBars: number;
+      readonly boughtMm: number;
+      readonly cost: number;
+      /** No plan does with less: money, or bars and then length. */
+      readonly least: { readonly cost: number } | { readonly bars: number; readonly lengthMm: number };
+      readonly proved: boolean;
+      /** Pieces for which the bars on hand do not reach, when none are on sale that give them. */
+      readonly uncut: readonly { readonly lengthMm: number; readonly count: number }[];
+    };
+
+export const MOST_PIECES = 2000;
+const MOST_BOUGHT_KINDS = 3;
+const MOST_HAND_KINDS = 40;
+const CENTS = 100;
+/** Dearer than any plan, so that a piece is left out only when it must be. */
+const UNCUT_TIMES = 10;
+
+export interface CutProgress {
+  readonly best: number;
+  readonly bound: number;
+}
+
+/**
+ * Cuts pieces out of bars, with the bound that proves the plan. Pieces fit a bar when Σ length + kerf·(pieces − 1) ≤ bar.
+ * Bounds come from the linear program over all patterns, solved by column generation and rounded up to a total that can be
+ * had; the plan from the integer program over its columns. Of the plan found, what is left over is pushed into one bar.
+ *
+ * @param problem lengths in mm: pieces and bars over 0 to 100 000, kerf 0–50, trim 0–1000; 2000 pieces, 3 lengths on sale
+ * @param solve solves the programs; core has no solver of its own
+ * @param onProgress hears of better plans and the bound
+ * @returns the plan, its bounds and whether they meet; or the lengths that fit no bar
+ * @throws RangeError when an argument is outside its range
+ * @source Gilmore and Gomory 1961, A linear programming approach to the cutting-stock problem, Operations Research 9(6);
+ *   cases in tests/reference/place/cutlist.json
+ */
+export function cutList(problem: CutProblem, solve: SolveProgram, onProgress?: (progress: CutProgress) => void): CutList {
+  const { types, bars, kerf, scale } = inWholeSteps(problem);
+  const longest = Math.max(...bars.map(({ length }) => length));
+  const tooLong = types.filter(({ length }) => length > longest).map(({ length }) => length / scale);
+  if (tooLong.length > 0) return { kind: "too-long", lengthsMm: tooLong };
+  const model: Model = { types, bars, kerf, solve };
+  const found = types.length === 0 ? NOTHING : problem.objective === "money" ? cheapest(problem, model, onProgress) : fewest(model, scale, onProgress); // prettier-ignore
+  return plan(found, problem, model, scale);
+} // prettier-ignore
+
+interface Found {
+  readonly chosen: readonly Chosen[];
+  readonly least: { readonly cost: number } | { readonly bars: number; readonly lengthMm: number };
+  readonly proved: boolean;
+}
+const NOTHING: Found = { chosen: [], least: { bars: 0, lengthMm: 0 }, proved: true };
+
+const kindsOf = ({ bars }: Model) => bars.map((_, bar) => bar);
+/** When bars on hand may run out and none on sale is as long, pieces may have to be left out. */
+const mayLackBars = ({ bars, types }: Model) => Math.max(0, ...bars.filter(({ limit }) => limit === null).map(({ length }) => length)) < Math.max(...types.map(({ length }) => length)); // prettier-ignore
+
+function cheapest({ bars }: CutProblem, model: Model, onProgress?: (progress: CutProgress) => void): Found {
+  const cost = (bar: number) => Math.round(bars[bar]!.price * CENTS);
+  const most = Math.max(1, ...kindsOf(model).map(cost));
+  const goal: Goal = { bars: kindsOf(model), cost, mostBought: null, uncutCost: mayLackBars(model) ? most * UNCUT_TIMES : null }; // prettier-ignore
+  const patterns = kindsOf(model).flatMap((bar) => firstPatterns(bar, model));
+  const bound = generate(patterns, goal, model).objective - EPSILON * most;
+  const prices = [...new Set(kindsOf(model).map(cost).filter((price) => price > 0))];
+  const least = goal.uncutCost === null ? leastSum(prices, bound) : Math.max(0, bound);
+  const chosen = bestPlan(patterns, goal, least, model, (best) => onProgress?.({ best: best / CENTS, bound: least / CENTS }));
+  return { chosen, least: { cost: least / CENTS }, proved: worth(chosen, goal, model) <= least + EPSILON * most };
+} // prettier-ignore
+
+function fewest(model: Model, scale: number, onProgress?: (progress: CutProgress) => void): Found {
+  const { bars } = model;
+  const bought = kindsOf(model).filter((bar) => bars[bar]!.limit === null);
+  const onHand = kindsOf(model).filter((bar) => bars[bar]!.limit !== null);
+  const uncut = mayLackBars(model);
+  // Of what is bought, the longest does best when only bars are counted.
+  const longest = bought.length > 0 ? [longestOf(bought, model)] : [];
+  const byBar: Goal = { bars: [...longest, ...onHand], cost: (bar) => (bars[bar]!.limit === null ? 1 : 0), mostBought: null, uncutCost: uncut ? 1000 : null }; // prettier-ignore
+  const patterns = byBar.bars.flatMap((bar) => firstPatterns(bar, model));
+  const leastBars = Math.ceil(generate(patterns, byBar, model).objective - EPSILON);
+  const fewestBars = bestPlan(patterns, byBar, leastBars, model, (best) => onProgress?.({ best, bound: leastBars }));
+  const count = worth(fewestBars, byBar, model);
+  if (bought.length < 2 || uncut) {
+    const lengthMm = (Math.min(leastBars, 1e6) * (bars[longest[0] ?? 0]?.length ?? 0)) / scale;
+    return { chosen: fewestBars, least: { bars: leastBars, lengthMm: bought.length === 0 ? 0 : lengthMm }, proved: count <= leastBars }; // prettier-ignore
+  }
+  const most = Math.max(...bought.map((bar) => bars[bar]!.length));
+  const byLength: Goal = { bars: kindsOf(model), cost: (bar) => (bars[bar]!.limit === null ? bars[bar]!.length : 0), mostBought: count, uncutCost: null }; // prettier-ignore
+  patterns.push(...shorterBars(patterns, bought, model));
+  const bound = generate(patterns, byLength, model).objective - EPSILON * most;
+  const least = leastTotal([...new Set(bought.map((bar) => bars[bar]!.length))], count, bound);
+  const chosen = bestPlan(patterns, byLength, least, model);
+  const proved = count === leastBars && worth(chosen, byLength, model) <= least;
+  return { chosen, least: { bars: leastBars, lengthMm: least / scale }, proved };
+}
+
+/** Whole numbers of the coarsest step of 1, 0.1 or 0.01 mm that holds all lengths exactly. */
+function inWholeSteps({ kerfMm, trimMm, bars, pieces }: CutProblem) {
+  requireRange("cutList", "kerfMm", kerfMm, 0, 50);
+  requireRange("cutList", "trimMm", trimMm, 0, 1000);
+  requireWhole("cutList", "number of stock lengths on sale", bars.filter(({ onHand }) => onHand === null).length, 0, MOST_BOUGHT_KINDS); // prettier-ignore
+  requireWhole("cutList", "number of bar lengths", bars.length, 1, MOST_BOUGHT_KINDS + MOST_HAND_KINDS);
+  for (const { lengthMm, price, onHand } of bars) {
+    requireRange("cutList", "stockLengthMm", lengthMm, 1, 100_000);
+    requireRange("cutList", "price", price, 0, 1_000_000);
+    if (onHand !== null) requireWhole("cutList", "onHand", onHand, 0, 10_000);
+  }
+  for (const piece of pieces) {
+    requireRange("cutList", "lengthMm", piece.lengthMm, 0.01, 100_000);
+    requireWhole("cutList", "count", piece.count, 0, MOST_PIECES);
+  }
+  requireWhole("cutList", "pieces in all", pieces.reduce((sum, { count }) => sum + count, 0), 0, MOST_PIECES); // prettier-ignore
+  const all = [kerfMm, trimMm, ...bars.map(({ lengthMm }) => lengthMm), ...pieces.map(({ lengthMm }) => lengthMm)];
+  const scale = [1, 10].find((step) => all.every((mm) => Math.abs(mm * step - Math.round(mm * step)) < 1e-7)) ?? 100;
+  const counts = new Map<number, number>();
+  // A piece is never cut shorter than asked for, a bar never taken for longer than it is.
+  for (const { lengthMm, count } of pieces) {
+    const length = Math.ceil(lengthMm * scale - 1e-7);
+    if (count > 0) counts.set(length, (counts.get(length) ?? 0) + count);
+  }
+  const types = [...counts].map(([length, count]) => ({ length, count })).sort((a, b) => b.length - a.length);
+  const usable = bars.map(({ lengthMm, onHand }) => ({ length: Math.max(0, Math.floor((lengthMm - (onHand === null ? 2 * trimMm : 0)) * scale + 1e-7)), limit: onHand })); // prettier-ignore
+  return { types, bars: usable, kerf: Math.ceil(kerfMm * scale - 1e-7), scale };
+}
+
+/** The least total of so many bars that is not under the bound. */
+function leastTotal(lengths: readonly number[], bars: number, bound: number): number {
+  let best = Infinity;
+  const walk = (index: number, left: number, sum: number) => {
+    if (index === lengths.length - 1) {
+      const all = sum + left * lengths[index]!;
+      if (all >= bound && all < best) best = all;
+      return;
+    }
+    for (let times = 0; times <= left; times++) walk(index + 1, left - times, sum + times * lengths[index]!);
+  };
+  if (lengths.length > 0) walk(0, bars, 0);
+  return best;
+}
+
+/** The least sum of any numbers of some prices that is not under the bound. */
+function leastSum(prices: readonly number[], bound: number): number {
+  if (bound <= 0 || prices.length === 0) return 0;
+  let best = Infinity;
+  const walk = (index: number, sum: number) => {
+    const price = prices[index]!;
+    if (index === prices.length - 1) {
+      best = Math.min(best, sum + Math.max(0, Math.ceil((bound - sum) / price - 1e-9)) * price);
+      return;
+    }
+    for (let all = sum; all < bound + price; all += price) walk(index + 1, all);
+  };
+  walk(0, 0);
+  return best;
+}
+
+function plan(found: Found, problem: CutProblem, { types, bars, kerf }: Model, scale: number): CutList {
+  const left = types.map(({ count }) => count);
+  // A pattern may hold more than is still wanted; what is over is not cut.
+  const cutUp = found.chosen.flatMap(({ pattern, times }) =>
+    Array.from({ length: times }, () => ({
+      bar: pattern.bar,
+      cuts: pattern.counts.flatMap((count, type) => {
+        const taken = Math.min(count, left[type]!);
+        left[type]! -= taken;
+        return Array<number>(taken).fill(types[type]!.length);
+      }),
+    })),
+  );
+  const used = oneLargeOffcut(cutUp.filter(({ cuts }) => cuts.length > 0), bars.map(({ length }) => length), kerf); // prettier-ignore
+  const labels = labelsByLength(problem, scale);
+  const made = used.map(({ bar, cuts }): CutBar => {
+    const spent = cuts.reduce((sum, length) => sum + length + kerf, 0);
+    return {
+      stockMm: problem.bars[bar]!.lengthMm,
+      onHand: problem.bars[bar]!.onHand !== null,
+      cuts: cuts.map((length) => ({ lengthMm: length / scale, label: labels.get(length)?.shift() ?? "" })),
+      offcutMm: Math.max(0, bars[bar]!.length - spent) / scale,
+    };
+  });
+  const bought = used.filter(({ bar }) => problem.bars[bar]!.onHand === null);
+  return {
+    kind: "plan",
+    bars: made,
+    boughtBars: bought.length,
+    boughtMm: bought.reduce((sum, { bar }) => sum + problem.bars[bar]!.lengthMm, 0),
+    cost: bought.reduce((sum, { bar }) => sum + problem.bars[bar]!.price, 0),
+    least: found.least,
+    proved: found.proved,
+    uncut: types.flatMap(({ length }, type) => (left[type]! > 0 ? [{ lengthMm: length / scale, count: left[type]! }] : [])),
+  };
+} // prettier-ignore
+
+/** What the pieces of a length are for, one after the other. */
+function labelsByLength({ pieces }: CutProblem, scale: number): Map<number, string[]> {
+  const labels = new Map<number, string[]>();
+  for (const { lengthMm, count, label = "" } of pieces) {
+    const length = Math.ceil(lengthMm * scale - 1e-7);
+    labels.set(length, [...(labels.get(length) ?? []), ...Array<string>(count).fill(label)]);
+  }
+  return labels;
+}

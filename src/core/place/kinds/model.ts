@@ -1,0 +1,136 @@
+import type { Dimension } from "../../units/dimensions";
+
+/** A rectangle in metres. */
+export interface RectM {
+  readonly xM: number;
+  readonly yM: number;
+  readonly lengthM: number;
+  readonly widthM: number;
+}
+
+export interface PointM {
+  readonly xM: number;
+  readonly yM: number;
+}
+
+/** Where everything of a stand lies, before it is placed or turned: x along the lines, y across them. */
+export interface StandLayout {
+  readonly lengthM: number;
+  readonly widthM: number;
+  /** Lines seen from above. Trays of lower shelves lie under those of the top one. */
+  readonly lines: readonly RectM[];
+}
+
+/** A figure of a kind of its own, and how it comes about. */
+export interface StandFact {
+  readonly label: string;
+  readonly value: number;
+  readonly dimension: Dimension;
+  readonly how: string;
+}
+
+export interface StandCounts {
+  readonly lines: number;
+  readonly sitesPerLine: number;
+  readonly sites: number;
+  /** Ground of one line by itself. */
+  readonly lineAreaM2: number;
+  /** Length left over at the end of each line, where there is one pitch to speak of. */
+  readonly slackM: number | null;
+  /** The pitch that would use the slack up. */
+  readonly evenedPitchM: number | null;
+  readonly facts: readonly StandFact[];
+  /** What is wrong or doubtful with the stand as measured, in plain words. */
+  readonly warnings: readonly string[];
+}
+
+export interface StandWater {
+  /** Litres that stand in all lines while nothing runs. */
+  readonly heldL: number;
+  /** Litres on their way that run back into the tank when the pump stops. */
+  readonly drainBackL: number;
+  readonly how: string;
+}
+
+/** What the lines of a stand want of their loop. */
+export interface LineFlow {
+  /** Flow that one line wants while it is open, L/h; 0 where there is no plumbing. */
+  readonly lineFlowLph: number;
+  readonly linesPerValve: number;
+  /** Drip emitters give at most their nominal flow; open spigots share whatever the pump brings. */
+  readonly limited: boolean;
+}
+
+/** So many of something that a stand is built from. */
+export interface MaterialNeed {
+  /** The same words for the same thing, so that stands add up. */
+  readonly item: string;
+  readonly quantity: number;
+  readonly unit: "pieces" | "m" | "m²" | "L";
+}
+
+interface MeasureCommon {
+  /** Name in the specification, its unit included: `pitchM`. */
+  readonly name: string;
+  readonly label: string;
+  readonly hint?: string;
+}
+
+/** A number of a stand's specification with its range, in the inside unit of its dimension. */
+export interface NumberMeasure extends MeasureCommon {
+  readonly type: "number";
+  readonly dimension: Dimension;
+  readonly least: number;
+  readonly greatest: number;
+  readonly whole?: true;
+  /** Must not be more than so many times another measure. */
+  readonly atMost?: { readonly measure: string; readonly times: number; readonly words: string };
+}
+
+export interface ChoiceMeasure extends MeasureCommon {
+  readonly type: "choice";
+  readonly options: readonly string[];
+}
+
+/** Rows of a few columns: zones of a line, parts of a mix. */
+export interface ListMeasure extends MeasureCommon {
+  readonly type: "list";
+  readonly most: number;
+  readonly columns: readonly (NumberMeasure | (MeasureCommon & { readonly type: "text" }))[];
+  readonly fresh: Readonly<Record<string, number | string>>;
+  readonly addWords: string;
+}
+
+/** What a kind of stand is measured by; forms, checks, files and their schema are made from it. */
+export type Measure = NumberMeasure | ChoiceMeasure | ListMeasure;
+
+/** Which measure grows when the stand is pulled longer or wider: a length, or a count of equal parts. */
+export interface Stretch {
+  readonly measure: string;
+  readonly by: "length" | "count";
+}
+
+/** A kind of stand: what it is called, measured by, made of, and how it counts. */
+export interface StandModel<Spec> {
+  readonly words: {
+    readonly name: string;
+    readonly line: string;
+    readonly site: string;
+    readonly about: string;
+    /** Where a hand could be hurt: in one line, and what is behind it. */
+    readonly caution?: readonly [short: string, more: string];
+  };
+  /** Measures that work, to take and change. */
+  readonly example: Spec;
+  readonly measures: readonly Measure[];
+  readonly stretch: { readonly along: Stretch; readonly across: Stretch };
+  readonly counts: (spec: Spec) => StandCounts;
+  readonly layout: (spec: Spec) => StandLayout;
+  /** Sites of one line in the line's own rectangle. */
+  readonly sitePoints: (spec: Spec) => readonly PointM[];
+  readonly flow: (spec: Spec) => LineFlow;
+  readonly water: (spec: Spec) => StandWater;
+  readonly materials: (spec: Spec) => readonly MaterialNeed[];
+  /** What a person calls a line; without it the word of the kind and its number. */
+  readonly lineLabel?: (spec: Spec, line: number) => string;
+}

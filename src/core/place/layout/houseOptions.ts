@@ -1,0 +1,44 @@
+import { STAND_KINDS, STAND_MODELS, modelOf, type StandKind, type StandSpec } from "../kinds";
+import type { RectM } from "../kinds/model";
+import { standWater } from "../standWater";
+import { fillHouse, type FillRules, type HouseFilling } from "./fillHouse";
+
+/** What a house would hold if it were filled with one kind of stand. */
+export interface HouseOption {
+  readonly kind: StandKind;
+  readonly filling: HouseFilling;
+  readonly perM2OfHouse: number;
+  readonly heldL: number;
+}
+
+/**
+ * "How many plants could I grow here?": the free ground filled with each kind's worked example, the most plants first.
+ *
+ * @param room free ground, and the whole house's area in m²
+ * @source fillHouse of every kind
+ */
+export function houseOptions(room: RectM, houseAreaM2: number, rules: FillRules): HouseOption[] {
+  const options = STAND_KINDS.map((kind): HouseOption => {
+    const filling = fillHouse(room, STAND_MODELS[kind].example as StandSpec, rules);
+    return {
+      kind,
+      filling,
+      perM2OfHouse: filling.sites / houseAreaM2,
+      heldL: filling.stands.reduce((sum, { spec }) => sum + standWater(spec).heldL, 0),
+    };
+  });
+  return options.filter(({ filling }) => filling.sites > 0).sort((a, b) => b.filling.sites - a.filling.sites);
+}
+
+/** A kind's example made to fit a free rectangle: as large as it is or smaller; null when not even one line fits. */
+export function exampleIn(
+  room: RectM,
+  kind: StandKind,
+): { readonly xM: number; readonly yM: number; readonly spec: StandSpec } | null {
+  const example = STAND_MODELS[kind].example as StandSpec;
+  const one = fillHouse(room, example, { clearanceM: 0, crossAisleM: 0, aisleInsisted: true }).stands.find(({ turned }) => !turned); // prettier-ignore
+  if (!one) return null;
+  const size = modelOf(example).layout(example);
+  const fits = size.lengthM <= room.lengthM + 0.001 && size.widthM <= room.widthM + 0.001;
+  return { xM: one.xM, yM: one.yM, spec: fits ? example : one.spec };
+}

@@ -1,0 +1,38 @@
+"use client";
+import { quantityText } from "@/core/units/format";
+import type { StandView } from "@/server/place/view";
+import { Why } from "@/ui/Why";
+import { useUnits } from "@/ui/units";
+
+/** What the kind of a stand tells besides its plants: webs, gaps, heights, water held and water on its way. */
+export function StandFigures({ view }: { view: StandView }) {
+  const units = useUnits();
+  const { water, headspace } = view;
+  const rows = [
+    ...view.counts.facts.map((fact) => ({ ...fact, inputs: [] as (readonly [string, string])[] })),
+    ...(water.heldL > 0 ? [{ label: "Water held", value: water.heldL, dimension: "volume" as const, how: water.how, inputs: [] }] : []),
+    ...(water.drainBackL > 0 ? [{ label: "Runs back when the pump stops", value: water.drainBackL, dimension: "volume" as const, how: water.how, inputs: [] }] : []),
+    ...(headspace
+      ? [{
+          label: `Room in the ${headspace.loopName.toLowerCase()} tank for it`, value: headspace.headspaceL, dimension: "volume" as const,
+          how: "Volume of the tank less its working volume; all stands of the loop give back into it.",
+          inputs: [["comes back from all of them", quantityText(headspace.drainBackL, "volume", units)] as const],
+        }]
+      : []),
+  ]; // prettier-ignore
+  if (rows.length === 0) return null;
+  return (
+    <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 text-sm">
+      {rows.map(({ label, value, dimension, how, inputs }) => (
+        <div key={label} className="contents">
+          <dt className="border-t border-rule py-1">{label}</dt>
+          <dd className="border-t border-rule py-1 text-right font-bold">
+            <Why label={label} how={how} inputs={inputs}>
+              {quantityText(value, dimension, units)}
+            </Why>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,201 @@
+"use client";
+import { useRef, type KeyboardEvent, type PointerEvent, type RefObject } from "react";
+import { stretched } from "@/core/place/layout/stretch";
+import { standCounts } from "@/core/place/standCounts";
+import { standFootprint, type PointM } from "@/core/place/standLayout";
+import { inUnits } from "@/core/units/told";
+import type { House, Stand } from "@/server/place/queries";
+import type { StandView } from "@/server/place/view";
+import { useUnits } from "@/ui/units";
+import { namePlace } from "../PlanDrawing";
+import { StandShape } from "./StandShape";
+import { nudgedSize, type PlanEdit } from "./usePlanEdit";
+
+/** Nearer than this on the screen, an edge is meant to come to rest, in px. */
+const REACH_PX = 10;
+const HANDLE_PX = 9;
+const STEP_M = 0.05;
+const LONG_STEP_M = 0.5;
+
+export interface EditableStandProps {
+  readonly view: StandView;
+  readonly house: House;
+  readonly edit: PlanEdit;
+  readonly level: number;
+  readonly layer: RefObject<SVGGElement | null>;
+}
+
+type Grip = "whole" | "long" | "wide";
+
+/**
+ * A stand to be moved, pulled by its two handles, turned and copied, with a finger, a mouse or keys. Keys: Enter takes it in
+ * hand and puts it down, arrows move it, with Shift they pull it, T turns, D copies, Delete takes away, Escape lets go.
+ */
+export function EditableStand({ view, house, edit, level, layer }: EditableStandProps) {
+  const units = useUnits();
+  const { stand: kept } = view;
+  const inHand = edit.inHand?.id === kept.id;
+  const stand = inHand ? edit.inHand! : kept;
+  const chosen = edit.selected === kept.id;
+  const { foot, sizeM } = namePlace(stand, 2 ** level);
+  const pxPerM = 2 ** level;
+  const clash = inHand ? edit.clash : null;
+  const grab = useRef<{ readonly grip: Grip; readonly from: PointM; readonly stand: Stand } | null>(null);
+
+  const spot = (event: PointerEvent): PointM => {
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
+    return { xM: point.x - house.xM, yM: point.y - house.yM };
+  };
+  const down = (event: PointerEvent<SVGElement>) => {
+    const grip = (event.target as Element).closest<SVGElement>("[data-grip]")?.dataset.grip as Grip | undefined;
+    if (event.button !== 0 || !grip) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    grab.current = { grip, from: spot(event), stand: kept };
+    edit.take(kept.id);
+  };
+  const move = (event: PointerEvent<SVGElement>) => {
+    const held = grab.current;
+    if (!held) return;
+    const now = spot(event);
+    const [dx, dy] = [now.xM - held.from.xM, now.yM - held.from.yM];
+    if (held.grip === "whole") return edit.hold({ xM: Math.max(0, held.stand.xM + dx), yM: Math.max(0, held.stand.yM + dy) }, REACH_PX / pxPerM); // prettier-ignore
+    const size = standFootprint({ ...held.stand, turned: false });
+    const along = held.stand.turned ? dy : dx;
+    const across = held.stand.turned ? dx : dy;
+    edit.hold({ spec: stretched(held.stand.spec, held.grip === "long" ? { alongM: size.lengthM + along } : { acrossM: size.widthM + across }) }); // prettier-ignore
+  };
+  const up = () => {
+    if (!grab.current) return;
+    grab.current = null;
+    void edit.putDown();
+  };
+  const cancel = () => {
+    grab.current = null;
+    edit.letGo();
+  };
+  const counts = tryCounts(stand);
+  const where = inUnits(`⟦${stand.xM}|length⟧ from the left, ⟦${stand.yM}|length⟧ from the top`, units);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      data-hand
+      data-stand={kept.name}
+      aria-pressed={inHand}
+      aria-label={`${stand.name}, ${counts} sites, ${where}${clash ? `. ${clash}` : ""}`}
+      className="cursor-grab outline-none focus-visible:[&>rect:first-child]:stroke-water"
+      onFocus={() => edit.select(kept.id)}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+      onPointerCancel={cancel}
+      onKeyDown={(event) => onKey(event, stand, inHand, edit)}
+    >
+      <rect
+        x={foot.xM}
+        y={foot.yM}
+        width={foot.lengthM}
+        height={foot.widthM}
+        className={clash ? "fill-alarm-pale stroke-alarm" : chosen ? "fill-water-pale stroke-water" : "fill-transparent stroke-soft"} // prettier-ignore
+        strokeWidth={chosen || clash ? 3 : 1.5}
+        strokeDasharray={clash ? "7 5" : undefined}
+        vectorEffect="non-scaling-stroke"
+        data-grip="whole"
+      />
+      <StandShape stand={stand} growing={inHand ? NOTHING : view.growing} focusLine={null} level={level} />
+      <text x={foot.xM} y={foot.yM - sizeM * 0.3} fontSize={sizeM} className="sign pointer-events-none fill-ink">
+        {stand.name}
+        {inHand && ` · ${counts}`}
+      </text>
+      {inHand &&
+        edit.guides.map(({ axis, atM, words }) => (
+          <g key={axis} className="pointer-events-none">
+            <line
+              {...(axis === "x"
+                ? { x1: atM, x2: atM, y1: 0, y2: house.widthM }
+                : { y1: atM, y2: atM, x1: 0, x2: house.lengthM })}
+              className="stroke-water"
+              strokeWidth={1.5}
+              strokeDasharray="4 4"
+              vectorEffect="non-scaling-stroke"
+            />
+            <text
+              x={axis === "x" ? atM + 0.05 : 0.1}
+              y={axis === "x" ? house.widthM - 0.1 : atM - 0.05}
+              fontSize={sizeM}
+              className="fill-water"
+            >
+              {inUnits(words, units)}
+            </text>
+          </g>
+        ))}
+      {chosen &&
+        (["long", "wide"] as const).map((grip) => {
+          const alongX = (grip === "long") !== stand.turned;
+          const size = HANDLE_PX / pxPerM;
+          const cx = alongX ? foot.xM + foot.lengthM : foot.xM + foot.lengthM / 2;
+          const cy = alongX ? foot.yM + foot.widthM / 2 : foot.yM + foot.widthM;
+          return (
+            <g key={grip} data-grip={grip} className={alongX ? "cursor-ew-resize" : "cursor-ns-resize"}>
+              <circle cx={cx} cy={cy} r={size * 2.2} fill="transparent" />
+              <rect
+                x={cx - size}
+                y={cy - size}
+                width={size * 2}
+                height={size * 2}
+                className="fill-sheet stroke-water"
+                strokeWidth={2.5}
+                vectorEffect="non-scaling-stroke"
+              />
+            </g>
+          );
+        })}
+    </g>
+  );
+}
+
+const NOTHING: StandView["growing"] = [];
+
+function tryCounts(stand: Stand): number {
+  try {
+    return standCounts(stand.spec).sites;
+  } catch {
+    // Pulled past what its measures allow; the save says so.
+    return 0;
+  }
+}
+
+const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+function onKey(event: KeyboardEvent, stand: Stand, inHand: boolean, edit: PlanEdit) {
+  const arrow = ARROWS[event.key];
+  if (arrow) {
+    if (!inHand) edit.take(stand.id);
+    const [x, y] = arrow;
+    if (event.shiftKey) {
+      const [along, across] = stand.turned ? [y, x] : [x, y];
+      edit.hold({ spec: nudgedSize(stand, along, across) });
+    } else {
+      const step = event.altKey ? LONG_STEP_M : STEP_M;
+      const by = (at: number, sign: number) => Math.max(0, Math.round((at + sign * step) * 1000) / 1000);
+      edit.hold({ xM: by(stand.xM, x), yM: by(stand.yM, y) });
+    }
+  } else if (event.key === "Enter" || event.key === " ") {
+    if (inHand) void edit.putDown();
+    else edit.take(stand.id);
+  } else if (event.key === "Escape" && inHand) edit.letGo();
+  else if (event.key === "t") {
+    if (!inHand) edit.take(stand.id);
+    edit.hold({ turned: !stand.turned });
+  } else if (event.key === "d") void edit.duplicate(stand.id);
+  else if (event.key === "Delete") void edit.remove(stand.id);
+  else return;
+  event.preventDefault();
+  event.stopPropagation();
+}

@@ -1,0 +1,77 @@
+"use client";
+import type { PointerEvent } from "react";
+import { lineLabel } from "@/core/place/standLayout";
+import type { StandView } from "@/server/place/view";
+import { lineWordsToday } from "../lineToday";
+import { namePlace, type LineFocus } from "../PlanDrawing";
+import { lineUnder } from "./standPaths";
+import { StandShape } from "./StandShape";
+
+/** A stand to look at: pointer or arrow keys go from line to line. */
+export function ReadableStand({
+  view,
+  level,
+  focusLine,
+  onFocus,
+}: {
+  view: StandView;
+  level: number;
+  focusLine: number | null;
+  onFocus: (focus: LineFocus) => void;
+}) {
+  const { stand, counts } = view;
+  const { foot, sizeM } = namePlace(stand, 2 ** level);
+  const at = focusLine ?? 0;
+  const onLine = (line: number) => onFocus({ standId: stand.id, line });
+  const step = (by: number) => onLine(Math.min(counts.lines - 1, Math.max(0, at + by)));
+  const pointAt = (event: PointerEvent<SVGRectElement>) => {
+    const spot = new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse()); // prettier-ignore
+    const line = lineUnder(stand, { xM: spot.x, yM: spot.y });
+    if (line !== null && line !== focusLine) onLine(line);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={`${stand.name}: ${counts.lines} lines, ${counts.sites} sites. Arrow keys move from line to line`}
+      aria-valuemin={1}
+      aria-valuemax={counts.lines}
+      aria-valuenow={at + 1}
+      aria-valuetext={`${lineLabel(stand.spec, at)}: ${lineWordsToday(view, at)}`}
+      className="outline-none focus-visible:[&>rect]:stroke-water"
+      onFocus={() => focusLine === null && onLine(0)}
+      onKeyDown={(event) => {
+        const by = {
+          ArrowDown: 1,
+          ArrowRight: 1,
+          ArrowUp: -1,
+          ArrowLeft: -1,
+          PageDown: 6,
+          PageUp: -6,
+          Home: -counts.lines,
+          End: counts.lines,
+        }[event.key];
+        if (by === undefined) return;
+        event.preventDefault();
+        step(by);
+      }}
+    >
+      <rect
+        x={foot.xM - 0.05}
+        y={foot.yM - 0.05}
+        width={foot.lengthM + 0.1}
+        height={foot.widthM + 0.1}
+        fill="transparent"
+        stroke="transparent"
+        strokeWidth={3}
+        vectorEffect="non-scaling-stroke"
+        onPointerMove={pointAt}
+        onPointerDown={pointAt}
+      />
+      <StandShape stand={stand} growing={view.growing} focusLine={focusLine} level={level} />
+      <text x={foot.xM} y={foot.yM - sizeM * 0.3} fontSize={sizeM} className="sign pointer-events-none fill-ink">
+        {stand.name}
+      </text>
+    </g>
+  );
+}

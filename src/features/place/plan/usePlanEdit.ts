@@ -1,0 +1,187 @@
+import { toast } from "sonner";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { clashOf } from "@/core/place/houseChecks";
+import { snapped, type Guide } from "@/core/place/layout/snap";
+import { STEP_M, stretched } from "@/core/place/layout/stretch";
+import { standFootprint } from "@/core/place/standLayout";
+import { inUnits } from "@/core/units/told";
+import { undoAct } from "@/server/history/actions";
+import type { House, Stand } from "@/server/place/queries";
+import { useUnits } from "@/ui/units";
+import { useCommand } from "@/ui/useCommand";
+import type { PlanStore } from "./planStore";
+
+/** A change of a stand on the drawing: where it stands, which way, how large. */
+export type Changed = Partial<Pick<Stand, "xM" | "yM" | "turned" | "spec">>;
+
+export interface PlanEdit {
+  readonly selected: number | null;
+  readonly select: (id: number | null) => void;
+  /** The stand in hand as it would be, with what would be wrong there. */
+  readonly inHand: Stand | null;
+  readonly clash: string | null;
+  readonly guides: readonly Guide[];
+  readonly take: (id: number) => void;
+  readonly hold: (change: Changed, reachM?: number) => void;
+  readonly putDown: () => Promise<void>;
+  readonly letGo: () => void;
+  /** Saves a change at once. @returns why not, or null */
+  readonly change: (id: number, change: Changed) => Promise<string | null>;
+  readonly duplicate: (id: number) => Promise<void>;
+  readonly remove: (id: number) => Promise<void>;
+  readonly undo: () => Promise<void>;
+  readonly canUndo: boolean;
+  readonly busy: boolean;
+}
+
+const NO_GUIDES: readonly Guide[] = [];
+
+/** Editing a plan on the drawing. What is in hand is only drawn; putting it down saves it, and every save can be undone. */
+export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], store: PlanStore): PlanEdit {
+  const units = useUnits();
+  const [selected, select] = useState<number | null>(null);
+  const [hand, setHand] = useState<{ readonly stand: Stand; readonly guides: readonly Guide[] } | null>(null);
+  const inHand = hand?.stand ?? null;
+  const [acts, setActs] = useState<readonly string[]>([]);
+  const save = useCommand(store.saveStand, { done: "Stand saved" });
+  const add = useCommand(store.addStands, { done: "Stand added" });
+  const removing = useCommand(store.removeStand, { done: "Stand taken away" });
+  const undoing = useCommand(undoAct, { done: "Taken back", undo: false });
+  const houseOf = useCallback((stand: Stand) => houses.find(({ id }) => id === stand.houseId)!, [houses]);
+  const others = useCallback((stand: Stand) => stands.filter((one) => one.houseId === stand.houseId && one.id !== stand.id), [stands]); // prettier-ignore
+  const clash = useMemo(() => {
+    const found = inHand && clashOf(houseOf(inHand), inHand, others(inHand));
+    return found ? inUnits(found.message, units) : null;
+  }, [inHand, houseOf, others, units]);
+  const did = (act: string | undefined) => act && setActs((before) => [...before, act]);
+  // What was put down is drawn until the page knows it too.
+  const settled = useRef<number | null>(null);
+  useEffect(() => {
+    if (settled.current === null || !inHand) return;
+    const now = stands.find(({ id }) => id === inHand.id);
+    if (now && now.version !== settled.current) {
+      settled.current = null;
+      // What the server knows by now takes the place of what the hand had.
+      setHand(null);
+    }
+  }, [stands, inHand]);
+
+  /** @returns why not, or null when it is saved */
+  async function write(stand: Stand): Promise<string | null> {
+    settled.current = stand.version;
+    const { position: _position, ...input } = stand;
+    const result = await save.run(input);
+    if (!result.ok) {
+      settled.current = null;
+      setHand(null);
+      return Object.values(result.fields)[0] ?? result.message;
+    }
+    did(result.act);
+    return null;
+  }
+  const standOf = (id: number) => stands.find((stand) => stand.id === id);
+  return {
+    selected,
+    select,
+    inHand,
+    clash,
+    guides: hand?.guides ?? NO_GUIDES,
+    take: (id) => {
+      const stand = standOf(id);
+      if (!stand) return;
+      select(id);
+      setHand({ stand, guides: NO_GUIDES });
+    },
+    hold: (change, reachM) =>
+      setHand((before) => {
+        if (!before) return null;
+        const next = { ...before.stand, ...change };
+        if (reachM === undefined) return { stand: next, guides: NO_GUIDES };
+        const found = snapped(standFootprint(next), houseOf(next), others(next).map(standFootprint), reachM);
+        return { stand: { ...next, xM: found.xM, yM: found.yM }, guides: found.guides };
+      }),
+    putDown: async () => {
+      if (!inHand) return;
+      const before = standOf(inHand.id);
+      if (clash) {
+        toast.error(`Not moved: ${clash}`);
+        return setHand(null);
+      }
+      if (!before || sameSpot(before, inHand)) return setHand(null);
+      setHand({ stand: inHand, guides: NO_GUIDES });
+      await write(inHand);
+    },
+    letGo: () => setHand(null),
+    change: async (id, change) => {
+      const stand = standOf(id);
+      return stand ? write({ ...stand, ...change }) : null;
+    },
+    duplicate: async (id) => {
+      const stand = standOf(id);
+      if (!stand) return;
+      const spot = freeSpot(stand, houseOf(stand), [...others(stand), stand]);
+      const { id: _id, version: _version, position: _position, ...copy } = stand;
+      const result = await add.run({ stands: [{ ...copy, ...spot, name: nextName(stand.name, [...others(stand), stand]) }] }); // prettier-ignore
+      if (result.ok) did(result.act);
+    },
+    remove: async (id) => {
+      const result = await removing.run({ id });
+      if (result.ok) {
+        select(null);
+        did(result.act);
+      }
+    },
+    undo: async () => {
+      const act = acts.at(-1);
+      if (!act) return;
+      setHand(null);
+      const result = await undoing.run({ act });
+      // One that cannot be taken back does not stand in the way of those before it.
+      if (result.ok || result.status === 409) setActs((before) => before.slice(0, -1));
+    },
+    canUndo: acts.length > 0,
+    busy: save.busy || add.busy || removing.busy || undoing.busy,
+  };
+}
+
+function sameSpot(a: Stand, b: Stand): boolean {
+  return a.xM === b.xM && a.yM === b.yM && a.turned === b.turned && JSON.stringify(a.spec) === JSON.stringify(b.spec);
+}
+
+/** The first free place for a copy, an aisle away to the right of or below the first one; where it stands if there is none. */
+export function freeSpot(stand: Stand, house: House, others: readonly Stand[]): { xM: number; yM: number } {
+  const { lengthM, widthM } = standFootprint(stand);
+  const round = (metres: number) => Math.round(metres * 1000) / 1000;
+  const near = [{ xM: stand.xM, yM: stand.yM + widthM + 0.6 }, { xM: stand.xM + lengthM + 0.6, yM: stand.yM }]; // prettier-ignore
+  const grid = Array.from({ length: Math.ceil(house.widthM / 0.25) * Math.ceil(house.lengthM / 0.25) }, (_, index) => {
+    const across = Math.ceil(house.lengthM / 0.25);
+    return { xM: (index % across) * 0.25, yM: Math.floor(index / across) * 0.25 };
+  });
+  for (const spot of [...near, ...grid]) {
+    const tried = { ...stand, id: -1, xM: round(spot.xM), yM: round(spot.yM) };
+    if (!clashOf(house, tried, others)) return { xM: tried.xM, yM: tried.yM };
+  }
+  return { xM: stand.xM, yM: stand.yM };
+}
+
+/** "Leaf bank" → "Leaf bank 2", the first number that is free. */
+export function nextName(name: string, others: readonly { readonly name: string }[]): string {
+  const stem = name.replace(/ \d+$/u, "");
+  for (let number = 2; ; number++)
+    if (!others.some((other) => other.name === `${stem} ${number}`)) return `${stem} ${number}`;
+}
+
+/** A stand longer, wider, or with one line more: what an arrow key with Shift does. */
+export function nudgedSize(stand: Stand, along: number, across: number): Stand["spec"] {
+  const { lengthM, widthM } = standFootprint({ ...stand, turned: false });
+  const bigger = (spec: Stand["spec"], side: "alongM" | "acrossM", by: number, fromM: number): Stand["spec"] => {
+    if (by === 0) return spec;
+    // Whole lines come and go: try further until something changes.
+    for (let steps = 1; steps <= 80; steps++) {
+      const next = stretched(spec, { [side]: fromM + by * steps * STEP_M });
+      if (JSON.stringify(next) !== JSON.stringify(spec)) return next;
+    }
+    return spec;
+  };
+  return bigger(bigger(stand.spec, "alongM", along, lengthM), "acrossM", across, widthM);
+}
