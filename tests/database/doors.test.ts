@@ -96,7 +96,19 @@ test("what doses a tank is for those who may dose, ticked on the round or taken 
   expect(await call("round/actions", "undoEntry", { entryId })).toMatchObject({ ok: true });
 });
 
-test.each(Object.entries(ROUTES))("the route %s answers %s", async (path, needs) => {
+test.each(Object.keys(ROUTES).filter((path) => ROUTES[path] === "posted by growers"))("the route %s is for growers and what is theirs", async (path) => {
+  const { POST } = (await import(`../../src/app/${path}/route`)) as { POST: (request: Request) => Promise<Response> };
+  const ask = async (body: string) => (await POST(new Request(`http://here/${path}`, { method: "POST", body }))).status;
+  const nothing = JSON.stringify({ id: 1_000_000, version: 1 });
+  signedOut();
+  expect(await ask(nothing)).toBe(401);
+  await signedInAs("priya");
+  expect(await ask(nothing)).toBe(403);
+  await signedInAs("tomas");
+  for (const body of [nothing, "", "{", "[]", JSON.stringify({ id: "x" })]) expect(await ask(body)).toBe(400);
+}); // prettier-ignore
+
+test.each(Object.entries(ROUTES).filter(([, needs]) => needs !== "posted by growers"))("the route %s answers %s", async (path, needs) => {
   const { GET } = (await import(`../../src/app/${path}/route`)) as { GET: (request: Request) => Promise<Response> };
   const ask = async () => {
     const stop = new AbortController();
@@ -113,4 +125,4 @@ test.each(Object.entries(ROUTES))("the route %s answers %s", async (path, needs)
   const strange = await ask();
   expect(strange.status).toBe(200);
   expect(strange.text).not.toMatch(/Batavia|Leaf bank|Ines/u);
-});
+}); // prettier-ignore

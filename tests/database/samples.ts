@@ -39,6 +39,25 @@ const batch = async (rows: Rows) => {
   const [row] = await rows<{ id: number; version: number; variety_id: number }>("select id, version, variety_id from batch where garden_id = 1 and sow_day > '2027-11-01' order by id limit 1"); // prettier-ignore
   return { id: row!.id, version: row!.version, varietyId: row!.variety_id, sowDay: "2028-01-10", cells: 50, targetPlants: 40, note: "" }; // prettier-ignore
 };
+/** A copy of the garden's layout that has just been put by. */
+const layout = async (rows: Rows) => {
+  const { gardenRows } = await import("../../src/server/batches/season");
+  const { liveLayout } = await import("../../src/server/place/layoutViews");
+  const db = { query: async (text: string, values: unknown[]) => ({ rows: await rows(text, values) }) };
+  const document = liveLayout(await gardenRows(db as never, 1), "Copy");
+  const [row] = await rows<{ id: number; version: number; name: string }>("insert into layout (garden_id, name, document) values (1, 'L' || random(), $1) returning id, version, name", [JSON.stringify(document)]); // prettier-ignore
+  return { ...row!, document };
+};
+const bareStand = async (rows: Rows) => {
+  const stand = without(await first(rows, "place", "stands"), "position", "id", "version");
+  return { ...stand, name: `S${Math.random()}`, houseId: await idOf(rows, "insert into house (garden_id, name, length_m, width_m, height_m, cover) values (1, 'H' || random(), 30, 30, 2, 'net') returning id"), loopId: null }; // prettier-ignore
+};
+const cutList = { name: "Frame", material: "tube", kerfMm: 3, trimMm: 0, leastOffcutMm: 100, objective: "bars", usesOffcuts: true, stocks: [{ lengthMm: 3000, price: 0 }], pieces: [{ lengthMm: 500, count: 2, label: "" }] }; // prettier-ignore
+const cutPlan = { kind: "plan", bars: [{ stockMm: 3000, onHand: false, cuts: [], offcutMm: 2000 }] };
+const assembly = { name: "Rail", pieces: [{ lengthMm: 500, count: 1 }], fittings: [], otherMm: 490, way: "a thing goes into it" }; // prettier-ignore
+const keptList = async (rows: Rows) =>
+  (await rows<{ id: number; version: number }>(`insert into cut_list (garden_id, name, material, kerf_mm, trim_mm, least_offcut_mm, objective, uses_offcuts, stocks, pieces, assemblies, plan)
+     values (1, 'C' || random(), 'tube', 3, 0, 100, 'bars', true, $1, $2, $3, $4) returning id, version`, [JSON.stringify(cutList.stocks), JSON.stringify(cutList.pieces), JSON.stringify([assembly]), JSON.stringify(cutPlan)]))[0]!; // prettier-ignore
 const key = "a".repeat(43);
 const account = { name: "Somebody", signInName: "somebody", password: "a long enough word" };
 const garden = { gardenName: "Another", place: "", latitudeDeg: 10, timeZone: "UTC", currency: "€", unitSystem: "metric" }; // prettier-ignore
@@ -88,10 +107,32 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
   "place/actions": {
     saveHouse: { least: "grower", input: async (rows) => without(await first(rows, "place", "houses"), "position") },
     saveStand: { least: "grower", input: async (rows) => without(await first(rows, "place", "stands"), "position") },
+    addStands: { least: "grower", input: async (rows) => ({ stands: [await bareStand(rows)] }) },
     savePool: { least: "grower", input: async (rows) => without(await first(rows, "place", "pools"), "position") },
     removeHouse: { least: "grower", input: made("insert into house (garden_id, name, length_m, width_m, height_m, cover) values (1, 'H' || random(), 5, 5, 2, 'net') returning id") }, // prettier-ignore
     removeStand: { least: "grower", input: made(`insert into stand (garden_id, house_id, pool_id, name, x_m, y_m, kind, spec) select 1, house_id, pool_id, 'S' || random(), 0, 0, kind, spec from stand where garden_id = 1 limit 1 returning id`) }, // prettier-ignore
     removePool: { least: "grower", input: made("insert into pool (garden_id, name) values (1, 'P' || random()) returning id") }, // prettier-ignore
+  },
+  "place/layoutActions": {
+    copyLayout: { least: "grower", input: async (rows) => ({ from: (await layout(rows)).id, name: `Copy ${Math.random()}` }) }, // prettier-ignore
+    renameLayout: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { id, version, name: `Other ${Math.random()}` }; } }, // prettier-ignore
+    removeLayout: { least: "grower", input: async (rows) => ({ id: (await layout(rows)).id }) },
+    importLayout: { least: "grower", own: true, input: async (rows) => ({ name: `In ${Math.random()}`, text: JSON.stringify((await layout(rows)).document) }) }, // prettier-ignore
+    saveLayoutStand: { least: "grower", input: async (rows) => { const { id, version, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stand: { ...stand, id: 1, version, houseId: 1, poolId: 1, loopId: null } }; } }, // prettier-ignore
+    addLayoutStands: { least: "grower", input: async (rows) => { const { id, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stands: [{ ...stand, name: "One more", xM: 11, yM: 4.5, houseId: 1, poolId: 1, loopId: null }] }; } }, // prettier-ignore
+    removeLayoutStand: { least: "grower", input: async (rows) => ({ layoutId: (await layout(rows)).id, id: 1 }) },
+    adoptLayout: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { id, version }; } }, // prettier-ignore
+  },
+  "place/benchActions": {
+    saveCutList: { least: "grower", input: async (rows) => ({ ...cutList, ...(await keptList(rows)), name: `C${Math.random()}` }) }, // prettier-ignore
+    removeCutList: { least: "grower", input: async (rows) => ({ id: (await keptList(rows)).id }) },
+    saveAssembly: { least: "grower", input: async (rows) => { const { id, version } = await keptList(rows); return { listId: id, version, index: null, assembly }; } }, // prettier-ignore
+    removeAssembly: { least: "grower", input: async (rows) => { const { id, version } = await keptList(rows); return { listId: id, version, index: 0 }; } }, // prettier-ignore
+    cutDone: { least: "grower", input: keptList },
+    saveOffcut: { least: "grower", input: async (rows) => ({ ...(await rows("insert into offcut (garden_id, material, length_mm, count) values (1, 'M' || random(), 800, 2) returning id, version"))[0], material: `M${Math.random()}`, lengthMm: 700, count: 1 }) }, // prettier-ignore
+    removeOffcut: { least: "grower", input: made("insert into offcut (garden_id, material, length_mm, count) values (1, 'M' || random(), 800, 2) returning id") }, // prettier-ignore
+    saveMaterial: { least: "grower", own: true, input: async () => ({ item: "net cup, 50 mm", onHand: 40, priceEach: 0.1 }) }, // prettier-ignore
+    saveSpare: { least: "grower", own: true, input: async () => ({ spareShare: 0.1 }) },
   },
   "water/actions": {
     saveLoop: { least: "grower", input: async (rows) => without(await first(rows, "water", "loops"), "position") },
@@ -129,11 +170,15 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
   },
 };
 
-/** Route handlers, and whether they answer without a session. */
-export const ROUTES: Readonly<Record<string, "open" | "viewer">> = {
+/** Route handlers, and whether they answer without a session; those that change something are posted to by growers. */
+export const ROUTES: Readonly<Record<string, "open" | "viewer" | "posted by growers">> = {
   "healthz": "open",
   "readyz": "open",
   "find": "viewer",
   "live": "viewer",
   "(garden)/round/log.csv": "viewer",
+  "(garden)/place/layout.json": "viewer",
+  "(garden)/place/layout.svg": "viewer",
+  "(garden)/place/stands.csv": "viewer",
+  "(garden)/place/bench/plan": "posted by growers",
 }; // prettier-ignore

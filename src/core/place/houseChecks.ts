@@ -49,6 +49,16 @@ export function houseClashes(house: HouseShape, stands: readonly PlacedStand[]):
   return [...outside, ...overlaps];
 }
 
+/** Houses of a garden that lie over one another, in plain words. */
+export function houseOverlaps(houses: readonly (RectM & { readonly name: string })[]): string[] {
+  return houses.flatMap((first, index) =>
+    houses
+      .slice(index + 1)
+      .filter((second) => overlap(first, second))
+      .map((second) => `${first.name} and ${second.name} lie over one another in the garden.`),
+  );
+}
+
 /** What a stand would do wrong where it is put, or null: it is all that a change of one stand can spoil. */
 export function clashOf(house: HouseShape, stand: PlacedStand, others: readonly PlacedStand[]): HouseClash | null {
   const rect = standFootprint(stand);

@@ -4,13 +4,16 @@ import { bedPlants } from "./bedPlants";
 import { densities } from "./density";
 import { gradedLine } from "./gradedLine";
 import {
+  channelFlow,
   dammedLineL,
   floodBench,
   rectangularChannelL,
   segmentAreaM2,
   supportHeights,
   tankAfterStop,
+  turnoverPerHour,
 } from "./heldWater";
+import { bucketSites } from "./kinds/buckets";
 import { linesIntoHouse } from "./linesIntoHouse";
 import { raftSites } from "./raft";
 import { towerShade, towerSites } from "./towers";
@@ -91,6 +94,10 @@ test.each(ofKind("towers"))("towers: $name", ({ given, expect: want }) => {
   near(found.heightM, want.heightM);
 });
 
+test.each(ofKind("buckets"))("buckets: $name", ({ given, expect: want }) =>
+  expect(bucketSites(given.buckets, given.plantsPerBucket)).toBe(want.sites),
+);
+
 test.each(ofKind("towerShade"))("shade of towers: $name", ({ given, expect: want }) =>
   expect(towerShade(given)).toEqual(want),
 );
@@ -132,6 +139,23 @@ test.each(waterOf("drainBack"))("drain-back: $name", ({ given, expect: want, tol
   expect(after.overflows).toBe(want.overflows);
   within(after.overflowL, want.overflowL, tolerance.rel!);
 });
+
+test.each(waterOf("turnover"))("turnover: $name", ({ given, expect: want, tolerance }) =>
+  within(turnoverPerHour(given.flowLph, given.workingVolumeL), want.turnoverPerHour, tolerance.rel!),
+);
+
+test.each(waterOf("channelFlow"))("flow of channels: $name", ({ given, expect: want, tolerance }) => {
+  const flow = channelFlow(given.channelsOpen, given.flowPerChannelLPerMin, given.plantsPerChannel);
+  within(flow.neededLph, want.neededLph, tolerance.rel!);
+  within(flow.flowPerPlantLph, want.flowPerPlantLph, tolerance.rel!);
+});
+
+test("no case of the files is left out", () => {
+  const walked = ["line", "bed", "trayRack", "density", "gradedLine", "raft", "linesIntoHouse", "towers", "buckets", "towerShade"];
+  expect(new Set(all.map(({ given }) => given.kind))).toEqual(new Set(walked));
+  const water = ["rectangularChannel", "partFullPipe", "slopedChannelWithDam", "supportHeights", "drainBack", "turnover", "channelFlow", "floodBench"];
+  expect(new Set((heldWater.cases as Case[]).map(({ kind }) => kind))).toEqual(new Set(water));
+}); // prettier-ignore
 
 test.each(waterOf("floodBench"))("flood bench: $name", ({ given, expect: want, tolerance }) => {
   const bench = floodBench(given);

@@ -1,7 +1,7 @@
 "use client";
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import { addStands, removeStand, saveStand } from "@/server/place/actions";
+import { addStands, removeStand, saveHouse, saveStand } from "@/server/place/actions";
 import type { HouseView } from "@/server/place/view";
 import type { PoolRow } from "@/server/place/queries";
 import { quantityText } from "@/core/units/format";
@@ -31,7 +31,7 @@ export interface HousePlanProps {
 type Editing =
   StandEditing | { readonly what: "house" | "new-house" | "new-pool" } | { readonly what: "pool"; readonly id: number };
 
-const LIVE: PlanStore = { saveStand, addStands, removeStand };
+const LIVE: PlanStore = { saveStand, addStands, removeStand, saveHouse };
 
 /** The garden as it stands: its houses to choose from, the plan, and the pools that its stands serve. */
 export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: HousePlanProps) {

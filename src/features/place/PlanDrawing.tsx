@@ -5,6 +5,7 @@ import { standFootprint, type RectM } from "@/core/place/standLayout";
 import type { Stand } from "@/server/place/queries";
 import type { HouseView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
+import { EditableHouse } from "./plan/EditableHouse";
 import { EditableStand } from "./plan/EditableStand";
 import { HouseOutline } from "./plan/HouseOutline";
 import { ReadableStand } from "./plan/ReadableStand";
@@ -51,7 +52,18 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit }: PlanDrawingP
         <g ref={layer}>
           {houses.map((view) => (
             <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
-              <HouseOutline house={view.house} pxPerM={pxPerM} />
+              {edit?.saveHouse ? (
+                <EditableHouse
+                  house={view.house}
+                  others={houses.filter((one) => one !== view).map(({ house }) => house)}
+                  pxPerM={pxPerM}
+                  layer={layer}
+                  save={edit.saveHouse}
+                  onSaved={edit.did}
+                />
+              ) : (
+                <HouseOutline house={view.house} pxPerM={pxPerM} />
+              )}
               {view.stands.map((stand) =>
                 edit ? (
                   <EditableStand
@@ -128,5 +140,8 @@ export function namePlace(stand: Stand, pxPerM: number) {
   const foot = standFootprint(stand);
   const roomM = Math.max(foot.lengthM * 1.3, 0.5);
   const sizeM = Math.min(0.6, Math.max(0.04, 14 / pxPerM), roomM / (stand.name.length * LETTER_WIDTH));
-  return { foot, sizeM: sizeM * pxPerM * 1.4 < LEAST_NAME_PX ? 0 : sizeM };
+  const shownM = sizeM * pxPerM * 1.4 < LEAST_NAME_PX ? 0 : sizeM;
+  // Under the wall there is no room for it: then it stands below.
+  const nameYM = foot.yM > 1.2 * sizeM ? foot.yM - sizeM * 0.3 : foot.yM + foot.widthM + sizeM;
+  return { foot, sizeM: shownM, nameYM };
 }

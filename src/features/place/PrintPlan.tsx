@@ -64,12 +64,14 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
               <rect width={house.lengthM} height={house.widthM} fill="none" className="stroke-ink" strokeWidth={2} vectorEffect="non-scaling-stroke" data-house />
               {stands.map(({ stand, counts }) => {
                 const foot = standFootprint(stand);
-                const sizeM = (3.2 * scale) / 1000;
+                const words = `${stand.name}: ${counts.lines} × ${counts.sitesPerLine} = ${counts.sites}`;
+                // As large as can be read on paper, and no wider than what it names.
+                const sizeM = Math.max(0.0014 * scale, Math.min(0.0032 * scale, foot.lengthM / (words.length * 0.42)));
                 return (
                   <g key={stand.id}>
                     <StandShape stand={stand} growing={GROWS_NOTHING} focusLine={null} level={level} />
                     <text x={foot.xM} y={foot.yM - sizeM * 0.3} fontSize={sizeM} className="sign">
-                      {stand.name}: {counts.lines} × {counts.sitesPerLine} = {counts.sites}
+                      {words}
                     </text>
                   </g>
                 );

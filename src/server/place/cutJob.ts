@@ -23,7 +23,9 @@ export async function planCuts(problem: CutProblem, stop: AbortSignal, onProgres
   running += 1;
   const { Worker } = await import("node:worker_threads");
   // The thread runs the source as it stands, as the server itself does.
-  const worker = new Worker(join(process.cwd(), "src", "jobs", "cutWorker.ts"), { workerData: problem, execArgv: ["--import", "tsx"] });
+  const worker = new Worker(join(process.cwd(), "src", "jobs", "start.mjs"), {
+    workerData: { job: "./cutWorker.ts", problem },
+  });
   try {
     return await new Promise<CutList>((resolve, reject) => {
       stop.addEventListener("abort", () => reject(new Error("stopped")), { once: true });

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { houseOverlaps } from "@/core/place/houseChecks";
 import { HousePlan } from "@/features/place/HousePlan";
 import { season } from "@/server/batches/season";
 import { houseViews } from "@/server/place/view";
@@ -29,6 +30,11 @@ export default async function PlacePage({
       facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}
       tabs={placeTabs("plan")}
     >
+      {houseOverlaps(worked.rows.houses).map((words) => (
+        <p key={words} className="mb-2 text-sm text-soft">
+          {words}
+        </p>
+      ))}
       <HousePlan
         key={view ?? chosen?.house.id}
         houses={houses}

@@ -1,6 +1,8 @@
 import { STAND_KINDS, STAND_MODELS, modelOf, type StandKind, type StandSpec } from "../kinds";
 import type { RectM } from "../kinds/model";
 import { standWater } from "../standWater";
+import { stretched } from "./stretch";
+import { standCounts } from "../standCounts";
 import { fillHouse, type FillRules, type HouseFilling } from "./fillHouse";
 
 /** What a house would hold if it were filled with one kind of stand. */
@@ -27,7 +29,11 @@ export function houseOptions(room: RectM, houseAreaM2: number, rules: FillRules)
       heldL: filling.stands.reduce((sum, { spec }) => sum + standWater(spec).heldL, 0),
     };
   });
-  return options.filter(({ filling }) => filling.sites > 0).sort((a, b) => b.filling.sites - a.filling.sites);
+  // Cells and trays are no plants that grow up there: racks come last.
+  const rank = ({ kind }: HouseOption) => (kind === "tray-rack" || kind === "shoots-rack" ? 1 : 0);
+  return options
+    .filter(({ filling }) => filling.sites > 0)
+    .sort((a, b) => rank(a) - rank(b) || b.filling.sites - a.filling.sites);
 }
 
 /** A kind's example made to fit a free rectangle: as large as it is or smaller; null when not even one line fits. */
@@ -36,9 +42,13 @@ export function exampleIn(
   kind: StandKind,
 ): { readonly xM: number; readonly yM: number; readonly spec: StandSpec } | null {
   const example = STAND_MODELS[kind].example as StandSpec;
-  const one = fillHouse(room, example, { clearanceM: 0, crossAisleM: 0, aisleInsisted: true }).stands.find(({ turned }) => !turned); // prettier-ignore
-  if (!one) return null;
   const size = modelOf(example).layout(example);
-  const fits = size.lengthM <= room.lengthM + 0.001 && size.widthM <= room.widthM + 0.001;
-  return { xM: one.xM, yM: one.yM, spec: fits ? example : one.spec };
+  const spec = stretched(example, {
+    alongM: Math.min(size.lengthM, room.lengthM),
+    acrossM: Math.min(size.widthM, room.widthM),
+  });
+  const fitted = modelOf(spec).layout(spec);
+  if (fitted.lengthM > room.lengthM + 0.001 || fitted.widthM > room.widthM + 0.001) return null;
+  if (standCounts(spec).sites === 0) return null;
+  return { xM: room.xM, yM: room.yM, spec };
 }

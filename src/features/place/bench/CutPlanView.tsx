@@ -73,7 +73,7 @@ function runs(cuts: CutPlan["bars"][number]["cuts"]) {
 }
 
 const WIDTH = 1000;
-const HEIGHT = 34;
+const HEIGHT = 44;
 
 function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan["bars"][number]; longest: number; kerfMm: number; mm: (value: number) => string; leastOffcutMm: number }) {
   const scale = WIDTH / longest;
@@ -88,8 +88,8 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
         return (
           <g key={index} transform={`translate(${starts[index]! * scale} 0)`}>
             <rect width={width} height={HEIGHT} className="fill-sheet stroke-ink" strokeWidth={1.5} />
-            {width > 44 && (
-              <text x={width / 2} y={HEIGHT / 2 + 5} textAnchor="middle" fontSize={15} className="fill-ink">{mm(lengthMm)}</text>
+            {width > 62 && (
+              <text x={width / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink">{mm(lengthMm)}</text>
             )}
           </g>
         );
@@ -99,8 +99,8 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
           {Array.from({ length: Math.floor((bar.offcutMm * scale) / 9) }, (_, index) => (
             <path key={index} d={`M${index * 9} ${HEIGHT}L${Math.min(index * 9 + 12, bar.offcutMm * scale)} 0`} className="stroke-feed" strokeWidth={1} />
           ))}
-          {bar.offcutMm * scale > 60 && useful && (
-            <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 5} textAnchor="middle" fontSize={15} className="fill-ink" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
+          {bar.offcutMm * scale > 110 && useful && (
+            <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
               keep {mm(bar.offcutMm)}
             </text>
           )}

@@ -45,7 +45,8 @@ export function Materials({ lines, spareShare, houses, house }: MaterialsProps) 
               }} />
             )}
           </div>
-          <table className="w-full text-[0.95rem] print:text-xs">
+          <div className="overflow-x-auto">
+          <table className="w-full min-w-160 text-[0.95rem] print:text-xs">
             <thead className="text-left text-sm text-soft">
               <tr>
                 <th className="font-normal">Item</th>
@@ -85,6 +86,7 @@ export function Materials({ lines, spareShare, houses, house }: MaterialsProps) 
               </tr>
             </tfoot>
           </table>
+          </div>
           <p className="mt-2 text-sm text-soft">
             On hand and prices are by the piece, {units.system === "us" ? "by the metre, square metre or litre inside" : "the metre, the square metre or the litre"}, as the item says.
           </p>

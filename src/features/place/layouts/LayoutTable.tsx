@@ -26,43 +26,76 @@ const ROWS: readonly Row[] = [
 ]; // prettier-ignore
 
 /** The garden as it stands and the layouts put by, side by side; what differs from now stands under each figure. */
-export function LayoutTable({ now, copies, chosen }: { now: LayoutFigures; copies: readonly LayoutCopy[]; chosen: number }) {
+export function LayoutTable({
+  now,
+  copies,
+  chosen,
+}: {
+  now: LayoutFigures;
+  copies: readonly LayoutCopy[];
+  chosen: number;
+}) {
   const units = useUnits();
-  const text = (value: number, dimension: Row["dimension"]) => dimension === "density" ? formatNumber(value, value < 10 ? 2 : 1) : dimension === "count" ? formatNumber(value) : quantityText(value, dimension, units);
+  const text = (value: number, dimension: Row["dimension"]) =>
+    dimension === "density"
+      ? formatNumber(value, value < 10 ? 2 : 1)
+      : dimension === "count"
+        ? formatNumber(value)
+        : quantityText(value, dimension, units);
   const priced = [now, ...copies.map(({ figures }) => figures)].every(({ priced: own }) => own > 0);
   const rows: readonly Row[] = priced
-    ? [...ROWS, { label: "Materials cost", how: "Everything it is built from at the prices of the shelf; what has no price there costs nothing here.", of: ({ cost }) => cost, dimension: "money" }]
+    ? [
+        ...ROWS,
+        {
+          label: "Materials cost",
+          how: "Everything it is built from at the prices of the shelf; what has no price there costs nothing here.",
+          of: ({ cost }) => cost,
+          dimension: "money",
+        },
+      ]
     : ROWS;
+  const all = [{ id: null, name: "As it stands", figures: now }, ...copies];
   return (
     <div className="overflow-x-auto">
-      <table className="w-full">
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
+      <table className="w-full min-w-160">
+        <thead className="text-right text-sm text-soft">
+          <tr>
             <td />
-            <th scope="col" className="px-3 py-1 text-right font-normal text-soft">As it stands</th>
-            {copies.map(({ id, name }) => (
-              <th key={id} scope="col" className={`px-3 py-1 text-right ${id === chosen ? "bg-water-pale" : ""}`}>
-                <Link href={`/place/layouts?layout=${id}`} aria-current={id === chosen ? "true" : undefined} className="inline-block min-h-8 underline" scroll={false}>
-                  {name}
-                </Link>
+            {rows.map(({ label }) => (
+              <th key={label} scope="col" className="px-2 pb-1 align-bottom font-normal">
+                {label}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ label, how, of, dimension }) => (
-            <tr key={label} className="border-b border-rule">
-              <th scope="row" className="whitespace-nowrap py-1 text-left font-normal">{label}</th>
-              <td className="figure px-3 text-right">
-                <Why label={label} how={how}>{text(of(now), dimension)}</Why>
-              </td>
-              {copies.map(({ id, figures }) => {
+          {all.map(({ id, name, figures }) => (
+            <tr key={id} className={`border-t border-rule ${id === chosen ? "bg-water-pale" : ""}`}>
+              <th scope="row" className="whitespace-nowrap px-2 py-1 text-left align-top">
+                {id === null ? (
+                  <span className="font-normal text-soft">{name}</span>
+                ) : (
+                  <Link
+                    href={`/place/layouts?layout=${id}`}
+                    aria-current={id === chosen ? "true" : undefined}
+                    className="inline-block min-h-8 underline"
+                    scroll={false}
+                  >
+                    {name}
+                  </Link>
+                )}
+              </th>
+              {rows.map(({ label, how, of, dimension }) => {
                 const difference = of(figures) - of(now);
                 return (
-                  <td key={id} className={`px-3 text-right ${id === chosen ? "bg-water-pale" : ""}`}>
-                    <span className="figure">{text(of(figures), dimension)}</span>
+                  <td key={label} className="px-2 py-1 text-right align-top">
+                    <span className="figure">
+                      <Why label={`${label}, ${name}`} how={how}>
+                        {text(of(figures), dimension)}
+                      </Why>
+                    </span>
                     {Math.abs(difference) > 1e-6 && (
-                      <small className="ml-2 text-soft">
+                      <small className="block text-soft">
                         {difference > 0 ? "+" : "−"}
                         {text(Math.abs(difference), dimension)}
                       </small>
@@ -74,7 +107,9 @@ export function LayoutTable({ now, copies, chosen }: { now: LayoutFigures; copie
           ))}
         </tbody>
       </table>
-      {!priced && <p className="mt-1 text-sm text-soft">With prices on the bench’s material list, the cost stands here too.</p>}
+      {!priced && (
+        <p className="mt-1 text-sm text-soft">With prices on the bench’s material list, the cost stands here too.</p>
+      )}
     </div>
   );
-} // prettier-ignore
+}

@@ -37,7 +37,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
   const inHand = edit.inHand?.id === kept.id;
   const stand = inHand ? edit.inHand! : kept;
   const chosen = edit.selected === kept.id;
-  const { foot, sizeM } = namePlace(stand, 2 ** level);
+  const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
   const pxPerM = 2 ** level;
   const clash = inHand ? edit.clash : null;
   const grab = useRef<{ readonly grip: Grip; readonly from: PointM; readonly stand: Stand } | null>(null);
@@ -104,7 +104,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
         data-grip="whole"
       />
       <StandShape stand={stand} growing={inHand ? NOTHING : view.growing} focusLine={null} level={level} />
-      <text x={foot.xM} y={foot.yM - sizeM * 0.3} fontSize={sizeM} className="sign pointer-events-none fill-ink">
+      <text x={foot.xM} y={nameYM} fontSize={sizeM} className="sign pointer-events-none fill-ink">
         {stand.name}
         {inHand && ` · ${counts}`}
       </text>

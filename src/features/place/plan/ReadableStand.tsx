@@ -20,7 +20,7 @@ export function ReadableStand({
   onFocus: (focus: LineFocus) => void;
 }) {
   const { stand, counts } = view;
-  const { foot, sizeM } = namePlace(stand, 2 ** level);
+  const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
   const at = focusLine ?? 0;
   const onLine = (line: number) => onFocus({ standId: stand.id, line });
   const step = (by: number) => onLine(Math.min(counts.lines - 1, Math.max(0, at + by)));
@@ -69,7 +69,7 @@ export function ReadableStand({
         onPointerDown={pointAt}
       />
       <StandShape stand={stand} growing={view.growing} focusLine={focusLine} level={level} />
-      <text x={foot.xM} y={foot.yM - sizeM * 0.3} fontSize={sizeM} className="sign pointer-events-none fill-ink">
+      <text x={foot.xM} y={nameYM} fontSize={sizeM} className="sign pointer-events-none fill-ink">
         {stand.name}
       </text>
     </g>

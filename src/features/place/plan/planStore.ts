@@ -5,4 +5,6 @@ export interface PlanStore {
   readonly saveStand: Action<number>;
   readonly addStands: Action<number[]>;
   readonly removeStand: Action<unknown>;
+  /** Houses of a layout put by are changed in the garden, not there. */
+  readonly saveHouse?: Action<number>;
 }

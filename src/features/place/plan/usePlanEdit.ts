@@ -32,6 +32,9 @@ export interface PlanEdit {
   readonly undo: () => Promise<void>;
   readonly canUndo: boolean;
   readonly busy: boolean;
+  readonly saveHouse: PlanStore["saveHouse"];
+  /** Puts an act on the pile of what can be undone here. */
+  readonly did: (act: string | undefined) => void;
 }
 
 const NO_GUIDES: readonly Guide[] = [];
@@ -53,7 +56,9 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
     const found = inHand && clashOf(houseOf(inHand), inHand, others(inHand));
     return found ? inUnits(found.message, units) : null;
   }, [inHand, houseOf, others, units]);
-  const did = (act: string | undefined) => act && setActs((before) => [...before, act]);
+  const did = (act: string | undefined) => {
+    if (act) setActs((before) => [...before, act]);
+  };
   // What was put down is drawn until the page knows it too.
   const settled = useRef<number | null>(null);
   useEffect(() => {
@@ -140,6 +145,8 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       if (result.ok || result.status === 409) setActs((before) => before.slice(0, -1));
     },
     canUndo: acts.length > 0,
+    saveHouse: store.saveHouse,
+    did,
     busy: save.busy || add.busy || removing.busy || undoing.busy,
   };
 }

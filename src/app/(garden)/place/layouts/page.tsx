@@ -31,7 +31,11 @@ export default async function LayoutsPage({
   return (
     <Station
       title="What if"
-      facts={copies.length === 0 ? "no layout put by yet" : `${copies.length} layouts beside the garden as it stands`}
+      facts={
+        copies.length === 0
+          ? "no layout put by yet"
+          : `${copies.length} ${copies.length === 1 ? "layout" : "layouts"} beside the garden as it stands`
+      }
       tabs={placeTabs("layouts")}
     >
       <LayoutSheet

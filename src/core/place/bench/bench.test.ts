@@ -1,0 +1,43 @@
+import fc from "fast-check";
+import { clearance, type Assembly } from "./assembly";
+import { oneLargeOffcut } from "./largeOffcut";
+
+const rail: Assembly = { name: "Rail", pieces: [{ lengthMm: 600, count: 1 }], fittings: [], otherMm: 600, way: "a thing goes into it" }; // prettier-ignore
+
+test("a cross member as long as what must fit between its posts leaves nothing, and fittings take up on their sides", () => {
+  expect(clearance(rail)).toEqual({ totalMm: 600, playMm: 0, verdict: "exactly as long" });
+  expect(clearance({ ...rail, otherMm: 598 }).verdict).toBe("tight");
+  expect(clearance({ ...rail, otherMm: 590 }).verdict).toBe("goes");
+  expect(clearance({ ...rail, otherMm: 601 })).toMatchObject({ playMm: -1, verdict: "does not go" });
+  const coupled: Assembly = {
+    ...rail,
+    pieces: [{ lengthMm: 600, count: 2 }, { lengthMm: 150, count: 1 }],
+    fittings: [{ name: "coupling", count: 2, takeUpMm: 3, sides: 2 }, { name: "elbow", count: 2, takeUpMm: 20, sides: 1 }],
+    otherMm: 1400, way: "it goes into a space",
+  }; // prettier-ignore
+  expect(clearance(coupled)).toEqual({ totalMm: 1402, playMm: -2, verdict: "does not go" });
+  expect(() => clearance({ ...rail, otherMm: -1 })).toThrow("otherMm is -1");
+});
+
+test("what is left over goes into one bar: the same bars, the same pieces, and no smaller offcut (seed 9)", () => {
+  // 600 and 400 left in two bars become 1000 in one.
+  const moved = oneLargeOffcut([{ bar: 0, cuts: [800, 600] }, { bar: 0, cuts: [1000, 600] }, { bar: 0, cuts: [400] }], [2000], 0); // prettier-ignore
+  expect(Math.max(...moved.map(({ cuts }) => 2000 - cuts.reduce((a, b) => a + b, 0)))).toBe(2000);
+  const piece = fc.integer({ min: 50, max: 900 });
+  fc.assert(
+    fc.property(fc.array(piece, { minLength: 1, maxLength: 25 }), fc.integer({ min: 0, max: 5 }), (pieces, kerf) => {
+      const bars: { bar: number; cuts: number[] }[] = [];
+      for (const cut of pieces) {
+        const last = bars.at(-1);
+        if (last && last.cuts.reduce((sum, own) => sum + own + kerf, 0) + cut <= 1000) last.cuts.push(cut);
+        else bars.push({ bar: 0, cuts: [cut] });
+      }
+      const left = (all: readonly { cuts: readonly number[] }[]) => Math.max(...all.map(({ cuts }) => 1000 + kerf - cuts.reduce((sum, own) => sum + own + kerf, 0))); // prettier-ignore
+      const pushed = oneLargeOffcut(bars, [1000], kerf);
+      expect(pushed.flatMap(({ cuts }) => cuts).sort()).toEqual([...pieces].sort());
+      for (const { cuts } of pushed) expect(cuts.reduce((sum, own) => sum + own + kerf, 0)).toBeLessThanOrEqual(1000 + kerf); // prettier-ignore
+      expect(left(pushed)).toBeGreaterThanOrEqual(left(bars));
+    }),
+    { seed: 9, numRuns: 100 },
+  );
+});

@@ -1,0 +1,113 @@
+import { inUnits } from "../../units/told";
+import { METRIC } from "../../units/dimensions";
+import { standChecks, headspaceWarning } from "../standChecks";
+import { standCounts } from "../standCounts";
+import { isInSight, lineLabel, lineSitePoints, standFootprint, standLayout } from "../standLayout";
+import { standWater } from "../standWater";
+import { modelOf, STAND_KINDS, STAND_MODELS, type StandSpec } from ".";
+import type { ChannelBank } from "./channelBank";
+
+const examples = STAND_KINDS.map((kind) => STAND_MODELS[kind].example as StandSpec);
+const bank = STAND_MODELS["channel-bank"].example;
+const words = (spec: StandSpec) => inUnits(standCounts(spec).warnings, METRIC).join(" ");
+
+test.each(examples)("the example of a $kind counts, draws and is sound", (spec) => {
+  const counts = standCounts(spec);
+  const layout = standLayout(spec);
+  const sites = lineSitePoints(spec);
+  expect(counts.warnings).toEqual([]);
+  expect([layout.lines.length, sites.length]).toEqual([counts.lines, counts.sitesPerLine]);
+  expect(counts.sites).toBe(counts.lines * counts.sitesPerLine);
+  for (const line of layout.lines) {
+    expect(line.xM + line.lengthM).toBeLessThanOrEqual(layout.lengthM + 1e-9);
+    expect(line.yM + line.widthM).toBeLessThanOrEqual(layout.widthM + 1e-9);
+  }
+  for (const { xM, yM } of sites) {
+    expect(xM).toBeGreaterThanOrEqual(0);
+    expect(yM).toBeGreaterThanOrEqual(0);
+    expect(xM).toBeLessThanOrEqual(layout.lines[0]!.lengthM);
+    expect(yM).toBeLessThanOrEqual(layout.lines[0]!.widthM);
+  }
+  for (const { quantity, item } of modelOf(spec).materials(spec)) expect([item, quantity > 0]).toEqual([item, true]);
+  const names = layout.lines.map((_, line) => lineLabel(spec, line));
+  expect(new Set(names).size).toBe(names.length);
+});
+
+test.each(examples)("every measure of a $kind is there in its example, and in its range", (spec) => {
+  const values = spec as unknown as Record<string, unknown>;
+  const { measures } = modelOf(spec);
+  expect(Object.keys(values).sort()).toEqual(["kind", ...measures.map(({ name }) => name)].sort());
+  for (const measure of measures)
+    if (measure.type === "number") {
+      expect(values[measure.name]).toBeGreaterThanOrEqual(measure.least);
+      expect(values[measure.name]).toBeLessThanOrEqual(measure.greatest);
+    } else if (measure.type === "choice") expect(measure.options).toContain(values[measure.name]);
+});
+
+test("a graded line holds its zones, and says when a zone cannot take what the one before hands on", () => {
+  const graded: ChannelBank = {
+    ...bank, lineLengthM: 6, endMarginM: 0.1,
+    zones: [{ lengthM: 2.1, pitchM: 0.1, weeks: 2 }, { lengthM: 3.9, pitchM: 0.2, weeks: 2 }],
+  }; // prettier-ignore
+  expect(standCounts(graded)).toMatchObject({ sitesPerLine: 40, slackM: null });
+  // 12 lines: 21 sites for two weeks give on 126 a week, 19 sites take 114.
+  expect(words(graded)).toContain("Zone 2 takes 114 plants a week, zone 1 hands on 126.");
+  const even = graded.zones.map((zone, index) => ({ ...zone, weeks: index === 0 ? 2.3 : 2 }));
+  expect(words({ ...graded, zones: even })).toBe("");
+  expect(words({ ...graded, zones: [{ lengthM: 5, pitchM: 0.2, weeks: 1 }] })).toContain("The zones come to 5 m, the line is 6 m long.");
+  expect(words({ ...graded, zones: [{ lengthM: 6, pitchM: 0.07, weeks: 1 }] })).toContain("20 mm of channel is left");
+}); // prettier-ignore
+
+test("water that stands and water that comes back, kind by kind", () => {
+  const held = (spec: StandSpec) => standWater(spec);
+  expect(held({ ...bank, damMm: 25, fallOneIn: 100, lineLengthM: 4, lines: 8 }).heldL).toBeCloseTo(25, 3);
+  expect(held({ ...bank, section: "round", channelWidthM: 0.0692, lineLengthM: 12, lines: 1 }).drainBackL).toBeCloseTo(1.046128, 5); // prettier-ignore
+  expect(held({ ...STAND_MODELS["raft-pond"].example, ponds: 2, pondLengthM: 2, pondWidthM: 1, waterDepthM: 0.3 }).heldL).toBeCloseTo(1200, 9); // prettier-ignore
+  expect(held(STAND_MODELS["flood-bench"].example).drainBackL).toBeCloseTo(92.16, 9);
+  expect(held(STAND_MODELS.towers.example).drainBackL).toBeCloseTo(6, 9);
+  const media = STAND_MODELS["media-bed"].example;
+  const waterL = 3 * 0.9 * 0.22 * 0.4 * 1000;
+  expect(held(media).drainBackL).toBeCloseTo(waterL, 9);
+  expect(held({ ...media, drains: "stays full" })).toMatchObject({ heldL: 2 * waterL, drainBackL: 0 });
+  expect(held(STAND_MODELS["wicking-bed"].example).heldL).toBeCloseTo(4 * 2.4 * 1.2 * 0.2 * 0.4 * 1000, 9);
+});
+
+test("what is doubtful about each kind is said", () => {
+  const pond = STAND_MODELS["raft-pond"].example;
+  expect(words({ ...pond, waterDepthM: 0.1 })).toContain("under 0.15 m deep");
+  expect(words({ ...pond, raftLengthM: 1.7 })).toContain("lies open between the rafts");
+  expect(words({ ...pond, pitchM: 0.05 })).toContain("10 mm of raft is left");
+  expect(words({ ...STAND_MODELS.towers.example, tiers: 12 })).toContain("top tier stands 2.28 m high");
+  expect(words({ ...STAND_MODELS["flood-bench"].example, fillFlowLph: 100 })).toContain("quarter of an hour to fill");
+  expect(words({ ...STAND_MODELS["flood-bench"].example, potMm: 200 })).toContain("pots are wider than their pitch");
+  expect(words({ ...STAND_MODELS["media-bed"].example, waterDepthM: 0.29 })).toContain("grows algae");
+  expect(words({ ...STAND_MODELS["wicking-bed"].example, mediumDepthM: 0.5 })).toContain("Water rises about 0.3 m");
+  expect(words({ ...STAND_MODELS["drip-beds"].example, rows: 8 })).toContain("Rows are so near");
+  expect(words({ ...STAND_MODELS["bucket-line"].example, bucketDiameterM: 0.6 })).toContain("wider than their spacing");
+  expect(words({ ...STAND_MODELS["shoots-rack"].example, rinsesPerDay: 0.5 })).toContain("heats and spoils");
+  expect(words({ ...bank, outletHeightM: 1.7 })).toContain("out of easy reach");
+  expect(words({ ...bank, endMarginM: 0.04 })).toContain("15 mm of channel is left before the first hole");
+});
+
+test("what is round a stand: root crops on film, shade at noon, a tank too small for what comes back", () => {
+  const around = { latitudeDeg: 37.2, rootCrops: ["Carrots"] };
+  expect(standChecks(bank, around).warnings[0]).toContain("Root crops (Carrots)");
+  expect(standChecks(STAND_MODELS["drip-beds"].example, around).warnings).toEqual([]);
+  const [dark, bright] = standChecks(STAND_MODELS.towers.example, around).facts;
+  expect([dark!.label, bright!.label].map((label) => label.split(", ")[1])).toEqual(["darkest month", "brightest month"]); // prettier-ignore
+  // At 29° in December the shadow of a 1.56 m top tier, 0.6 m away, reaches down to 1.23 m: six tiers are under it.
+  expect([dark!.value, bright!.value]).toEqual([6, 0]);
+  // South of the equator the dark month is June.
+  expect(standChecks(STAND_MODELS.towers.example, { ...around, latitudeDeg: -37.2 }).facts[0]!.how).toContain("June");
+  expect(headspaceWarning({ loopName: "Leaf", headspaceL: 50, drainBackL: 86.4 }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
+  expect(headspaceWarning({ loopName: "Leaf", headspaceL: 90, drainBackL: 86.4 })).toEqual([]);
+});
+
+test("of racks the top shelf is seen from above, rack by rack", () => {
+  const rack: StandSpec = { ...STAND_MODELS["tray-rack"].example, racks: 2, shelvesPerRack: 3 };
+  const perShelf = standCounts(rack).facts[0]!.value;
+  const seen = standLayout(rack).lines.filter((_, line) => isInSight(rack, line));
+  expect(seen).toHaveLength(2 * perShelf);
+  expect(new Set(seen.map(({ xM, yM }) => `${xM} ${yM}`)).size).toBe(2 * perShelf);
+  expect(standFootprint({ spec: rack, turned: true, xM: 1, yM: 2 })).toMatchObject({ lengthM: 2, widthM: 1.2 });
+});

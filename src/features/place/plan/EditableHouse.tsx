@@ -1,0 +1,135 @@
+"use client";
+import { useState, type KeyboardEvent, type PointerEvent, type RefObject } from "react";
+import { snapped } from "@/core/place/layout/snap";
+import type { PointM } from "@/core/place/standLayout";
+import { inUnits } from "@/core/units/told";
+import type { Action } from "@/server/session/result";
+import type { House } from "@/server/place/queries";
+import { useUnits } from "@/ui/units";
+import { useCommand } from "@/ui/useCommand";
+import { HouseOutline } from "./HouseOutline";
+
+export interface EditableHouseProps {
+  readonly house: House;
+  readonly others: readonly House[];
+  readonly pxPerM: number;
+  readonly layer: RefObject<SVGGElement | null>;
+  readonly save: Action<number>;
+  readonly onSaved: (act: string | undefined) => void;
+}
+
+type Spot = Pick<House, "xM" | "yM" | "lengthM" | "widthM">;
+type Grip = "whole" | "long" | "wide";
+
+const REACH_PX = 10;
+const HANDLE_PX = 9;
+const STEP_M = 0.5;
+/** The ground of a garden, to come to rest in; it has no far wall. */
+const GROUND = { lengthM: 10_000, widthM: 10_000 };
+
+/** A house to be moved by its walls and pulled by its two handles; keys as for a stand. */
+export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: EditableHouseProps) {
+  const units = useUnits();
+  const [held, setHeld] = useState<Spot | null>(null);
+  const [grab, setGrab] = useState<{ readonly grip: Grip; readonly from: PointM } | null>(null);
+  const { run } = useCommand(save, { done: "House saved" });
+  const at = { ...house, ...held };
+  const put = async (spot: Spot) => {
+    const { position: _position, ...input } = house;
+    const result = await run({ ...input, ...spot });
+    if (result.ok) onSaved(result.act);
+    setHeld(null);
+  };
+  const spotOf = (event: PointerEvent): PointM => {
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
+    return { xM: point.x, yM: point.y };
+  };
+  const down = (event: PointerEvent<SVGElement>) => {
+    const grip = (event.target as Element).closest<SVGElement>("[data-grip]")?.dataset.grip as Grip | undefined;
+    if (event.button !== 0 || !grip) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setGrab({ grip, from: spotOf(event) });
+  };
+  const move = (event: PointerEvent<SVGElement>) => {
+    if (!grab) return;
+    const now = spotOf(event);
+    const [dx, dy] = [now.xM - grab.from.xM, now.yM - grab.from.yM];
+    if (grab.grip === "whole") {
+      const wanted = { ...house, xM: Math.max(0, house.xM + dx), yM: Math.max(0, house.yM + dy) };
+      const { xM, yM } = snapped(wanted, GROUND, others, REACH_PX / pxPerM);
+      setHeld({ xM, yM, lengthM: house.lengthM, widthM: house.widthM });
+    } else setHeld(resized(house, grab.grip === "long" ? dx : 0, grab.grip === "wide" ? dy : 0));
+  };
+  const up = () => {
+    setGrab(null);
+    if (held) void put(held);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const [x, y] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [0, 0];
+    if (x || y)
+      setHeld(
+        event.shiftKey
+          ? resized(at, x! * STEP_M, y! * STEP_M)
+          : { ...spotOnly(at), xM: Math.max(0, at.xM + x! * STEP_M), yM: Math.max(0, at.yM + y! * STEP_M) },
+      );
+    else if (event.key === "t") setHeld({ ...spotOnly(at), lengthM: at.widthM, widthM: at.lengthM });
+    else if (event.key === "Escape" && held) setHeld(null);
+    else if (event.key === "Enter" && held) void put(held);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const size = HANDLE_PX / pxPerM;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      data-hand
+      aria-label={`House ${house.name}, ${inUnits(`⟦${at.lengthM}|length⟧ by ⟦${at.widthM}|length⟧, ⟦${at.xM}|length⟧ from the left, ⟦${at.yM}|length⟧ from the top`, units)}`}
+      className="outline-none focus-visible:[&_rect]:stroke-water"
+      transform={`translate(${at.xM - house.xM} ${at.yM - house.yM})`}
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+      onPointerCancel={() => {
+        setGrab(null);
+        setHeld(null);
+      }}
+      onKeyDown={onKey}
+    >
+      <HouseOutline house={at} pxPerM={pxPerM} />
+      <rect
+        width={at.lengthM}
+        height={at.widthM}
+        fill="none"
+        stroke="transparent"
+        strokeWidth={16}
+        vectorEffect="non-scaling-stroke"
+        data-grip="whole"
+        className="cursor-grab [pointer-events:stroke]"
+      />
+      {(["long", "wide"] as const).map((grip) => (
+        <rect
+          key={grip}
+          data-grip={grip}
+          x={(grip === "long" ? at.lengthM : at.lengthM / 2) - size}
+          y={(grip === "long" ? at.widthM / 2 : at.widthM) - size}
+          width={2 * size}
+          height={2 * size}
+          className={`fill-sheet stroke-ink ${grip === "long" ? "cursor-ew-resize" : "cursor-ns-resize"}`}
+          strokeWidth={2.5}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </g>
+  );
+}
+
+const spotOnly = ({ xM, yM, lengthM, widthM }: Spot): Spot => ({ xM, yM, lengthM, widthM });
+
+/** Larger or smaller, to the tenth of a metre; no house is under half a metre. */
+function resized(house: Spot, dx: number, dy: number): Spot {
+  const round = (metres: number) => Math.max(0.5, Math.round(metres * 10) / 10);
+  return { ...spotOnly(house), lengthM: round(house.lengthM + dx), widthM: round(house.widthM + dy) };
+}
