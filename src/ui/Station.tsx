@@ -39,7 +39,7 @@ export function Station({
           </nav>
         )}
       </header>
-      <div className="px-4 py-4 md:px-6">{children}</div>
+      <div className="px-4 py-4 md:px-6 print:p-0">{children}</div>
     </>
   );
 }

@@ -5,7 +5,7 @@ import { expect, ready, test } from "./garden";
 const SLOW_MS = 300_000;
 
 const SHEETS = [
-  "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
+  "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/place?view=garden", "/place/print", "/place/layouts", "/place/bench", "/place/bench?part=supports", "/place/bench?part=materials", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
   "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people", "/people/garden", "/people/history", "/people/you",
 ]; // prettier-ignore
 
@@ -34,7 +34,7 @@ test("axe finds nothing in forms, cards and answers", async ({ page }) => {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
   };
-  for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"], ["/people", "Invite somebody"]] as const) {
+  for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/place/layouts", "Bring a file in"], ["/place/bench", "New cut list"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"], ["/people", "Invite somebody"]] as const) {
     await page.goto(sheet);
     await ready(page);
     await page.getByRole("button", { name: button }).click();
@@ -80,11 +80,13 @@ test("bad input: each error stands beside its field with value and range, and wh
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Pitch, plant to plant").fill("7 m");
   await dialog.getByLabel("Channel width").fill("wide");
-  await dialog.getByLabel("Lines", { exact: true }).fill("2.5");
+  await dialog.getByLabel("Channels", { exact: true }).fill("2.5");
   await dialog.getByRole("button", { name: "Save" }).click();
-  await expect(dialog.getByText("Pitch is 7 m; it must not be wider than the line")).toBeVisible();
+  await expect(
+    dialog.getByText("Pitch, plant to plant is 7 m; it must not be wider than the line is long"),
+  ).toBeVisible();
   await expect(dialog.getByText('"wide" is not a number')).toBeVisible();
-  await expect(dialog.getByText("Lines is 2.5; it must be a whole number")).toBeVisible();
+  await expect(dialog.getByText("Channels is 2.5; it must be a whole number")).toBeVisible();
   await expect(dialog.getByLabel("Channel width")).toHaveValue("wide");
   await expect(dialog.getByLabel("Pitch, plant to plant")).toHaveValue(/7/);
   expect(await garden.rows("select spec -> 'pitchM' as pitch from stand where name = 'Leaf bank'")).toEqual([

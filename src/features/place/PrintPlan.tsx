@@ -27,7 +27,7 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
   const barM = scale <= 25 ? 1 : scale <= 100 ? 5 : 20;
   return (
     <>
-      <style>{`@page { size: ${paper} landscape; margin: 10mm; }`}</style>
+      <style>{`@page { size: ${paper} landscape; margin: 10mm; } @media print { #sheet > header { display: none; } #sheet { padding: 0; } }`}</style>
       <div className="no-print mb-4 flex flex-wrap items-center gap-2">
         <Link href={`/place?house=${house.id}`} className="min-h-8 underline">
           Back to the plan
@@ -50,16 +50,16 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
         Print at 100 %, not “fit to page”, and measure the bar at the foot: {quantityText(barM, "length", units)} must be{" "}
         {(barM * 1000) / scale} mm long.
       </p>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto print:overflow-visible">
         {sheets.map(({ column, row }) => (
-          <figure key={`${column}/${row}`} className="mb-6 break-after-page print:mb-0" style={{ width: `${sheetMm}mm` }}>
+          <figure key={`${column}/${row}`} className="mb-6 break-before-page first:break-before-auto print:mb-0" style={{ width: `${sheetMm}mm` }}>
             <svg
               role="img"
               aria-label={`${house.name} at 1:${scale}, sheet ${row * columns + column + 1} of ${sheets.length}`}
               width={`${sheetMm}mm`}
               height={`${sheetHeightMm}mm`}
               viewBox={`${column * perSheet.x - MARGIN_M} ${row * perSheet.y - MARGIN_M} ${perSheet.x} ${perSheet.y}`}
-              className="bg-sheet outline outline-1 outline-rule print:outline-none"
+              className="block bg-sheet outline outline-1 outline-rule print:outline-none"
             >
               <rect width={house.lengthM} height={house.widthM} fill="none" className="stroke-ink" strokeWidth={2} vectorEffect="non-scaling-stroke" data-house />
               {stands.map(({ stand, counts }) => {

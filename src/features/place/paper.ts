@@ -1,6 +1,6 @@
 export const SCALES = [20, 25, 50, 100, 200, 500] as const;
 /** Printable width and height on the sheet lying, 10 mm kept free all round and room for the line below. */
-export const PAPERS = { A4: [277, 180], A3: [400, 267], letter: [259, 186] } as const;
+export const PAPERS = { A4: [277, 174], A3: [400, 261], letter: [259, 180] } as const;
 export type Paper = keyof typeof PAPERS;
 
 /** Kept round the house for names. */

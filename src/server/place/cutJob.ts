@@ -23,7 +23,7 @@ export async function planCuts(problem: CutProblem, stop: AbortSignal, onProgres
   running += 1;
   const { Worker } = await import("node:worker_threads");
   // The thread runs the source as it stands, as the server itself does.
-  const worker = new Worker(join(process.cwd(), "src", "jobs", "start.mjs"), {
+  const worker = new Worker(/* turbopackIgnore: true */ join(process.cwd(), "src", "jobs", "start.mjs"), {
     workerData: { job: "./cutWorker.ts", problem },
   });
   try {

@@ -21,8 +21,8 @@ export interface EditableHouseProps {
 type Spot = Pick<House, "xM" | "yM" | "lengthM" | "widthM">;
 type Grip = "whole" | "long" | "wide";
 
-const REACH_PX = 10;
-const HANDLE_PX = 9;
+const REACH_PX = 8;
+const HANDLE_PX = 8;
 const STEP_M = 0.5;
 /** The ground of a garden, to come to rest in; it has no far wall. */
 const GROUND = { lengthM: 10_000, widthM: 10_000 };
@@ -57,7 +57,7 @@ export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: E
     const [dx, dy] = [now.xM - grab.from.xM, now.yM - grab.from.yM];
     if (grab.grip === "whole") {
       const wanted = { ...house, xM: Math.max(0, house.xM + dx), yM: Math.max(0, house.yM + dy) };
-      const { xM, yM } = snapped(wanted, GROUND, others, REACH_PX / pxPerM);
+      const { xM, yM } = snapped(wanted, GROUND, others, REACH_PX / layer.current!.getScreenCTM()!.a);
       setHeld({ xM, yM, lengthM: house.lengthM, widthM: house.widthM });
     } else setHeld(resized(house, grab.grip === "long" ? dx : 0, grab.grip === "wide" ? dy : 0));
   };
@@ -80,7 +80,7 @@ export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: E
     event.preventDefault();
     event.stopPropagation();
   };
-  const size = HANDLE_PX / pxPerM;
+  const size = HANDLE_PX / (1.4 * pxPerM);
   return (
     <g
       role="button"

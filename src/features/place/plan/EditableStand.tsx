@@ -12,8 +12,8 @@ import { StandShape } from "./StandShape";
 import { nudgedSize, type PlanEdit } from "./usePlanEdit";
 
 /** Nearer than this on the screen, an edge is meant to come to rest, in px. */
-const REACH_PX = 10;
-const HANDLE_PX = 9;
+const REACH_PX = 8;
+const HANDLE_PX = 8;
 const STEP_M = 0.05;
 const LONG_STEP_M = 0.5;
 
@@ -29,7 +29,8 @@ type Grip = "whole" | "long" | "wide";
 
 /**
  * A stand to be moved, pulled by its two handles, turned and copied, with a finger, a mouse or keys. Keys: Enter takes it in
- * hand and puts it down, arrows move it, with Shift they pull it, T turns, D copies, Delete takes away, Escape lets go.
+ * hand and puts it down, arrows move it, with Shift they pull it, T turns, D copies, E goes to its numbers, Delete takes it
+ * away, Escape lets go.
  */
 export function EditableStand({ view, house, edit, level, layer }: EditableStandProps) {
   const units = useUnits();
@@ -38,7 +39,8 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
   const stand = inHand ? edit.inHand! : kept;
   const chosen = edit.selected === kept.id;
   const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
-  const pxPerM = 2 ** level;
+  // In the middle of what the level stands for.
+  const pxPerM = 1.4 * 2 ** level;
   const clash = inHand ? edit.clash : null;
   const grab = useRef<{ readonly grip: Grip; readonly from: PointM; readonly stand: Stand } | null>(null);
 
@@ -51,7 +53,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
     if (event.button !== 0 || !grip) return;
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
-    grab.current = { grip, from: spot(event), stand: kept };
+    grab.current = { grip, from: spot(event), stand };
     edit.take(kept.id);
   };
   const move = (event: PointerEvent<SVGElement>) => {
@@ -59,7 +61,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
     if (!held) return;
     const now = spot(event);
     const [dx, dy] = [now.xM - held.from.xM, now.yM - held.from.yM];
-    if (held.grip === "whole") return edit.hold({ xM: Math.max(0, held.stand.xM + dx), yM: Math.max(0, held.stand.yM + dy) }, REACH_PX / pxPerM); // prettier-ignore
+    if (held.grip === "whole") return edit.hold({ xM: Math.max(0, held.stand.xM + dx), yM: Math.max(0, held.stand.yM + dy) }, REACH_PX / layer.current!.getScreenCTM()!.a); // prettier-ignore
     const size = standFootprint({ ...held.stand, turned: false });
     const along = held.stand.turned ? dy : dx;
     const across = held.stand.turned ? dx : dy;
@@ -138,7 +140,12 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
           const cy = alongX ? foot.yM + foot.widthM / 2 : foot.yM + foot.widthM;
           return (
             <g key={grip} data-grip={grip} className={alongX ? "cursor-ew-resize" : "cursor-ns-resize"}>
-              <circle cx={cx} cy={cy} r={size * 2.2} fill="transparent" />
+              <circle
+                cx={cx}
+                cy={cy}
+                r={Math.max(size, Math.min(size * 2.2, 0.35 * Math.min(foot.lengthM, foot.widthM)))}
+                fill="transparent"
+              />
               <rect
                 x={cx - size}
                 y={cy - size}
@@ -193,7 +200,8 @@ function onKey(event: KeyboardEvent, stand: Stand, inHand: boolean, edit: PlanEd
   else if (event.key === "t") {
     if (!inHand) edit.take(stand.id);
     edit.hold({ turned: !stand.turned });
-  } else if (event.key === "d") void edit.duplicate(stand.id);
+  } else if (event.key === "e") document.querySelector<HTMLElement>("[data-numbers] input")?.focus();
+  else if (event.key === "d") void edit.duplicate(stand.id);
   else if (event.key === "Delete") void edit.remove(stand.id);
   else return;
   event.preventDefault();

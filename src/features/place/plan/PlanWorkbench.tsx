@@ -90,7 +90,7 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
         {drawing ? (
           <p className="mt-2 text-sm text-soft">
             Drag a stand to move it, its squares to pull it. Keys: Tab to a stand, arrows move, Shift and arrows pull, T turns, D
-            copies, Delete takes away, Enter puts down, Escape lets go, Ctrl Z undoes.
+            copies, E goes to its numbers, Delete takes away, Enter puts down, Escape lets go, Ctrl Z undoes.
           </p>
         ) : (
           <>

@@ -15,7 +15,7 @@ export function StandNumbers({ stand, edit, onAll }: { stand: Stand; edit: PlanE
   const own = names.flatMap((name) => measures.find((one): one is NumberMeasure => one.name === name && one.type === "number") ?? []); // prettier-ignore
   const valueOf = (name: string) => (shown.spec as unknown as Record<string, number>)[name]!;
   return (
-    <section aria-label={`Numbers of ${stand.name}`}>
+    <section aria-label={`Numbers of ${stand.name}`} data-numbers>
       <h2 className="text-3xl">{stand.name}</h2>
       <div className="mt-2 grid grid-cols-2 gap-3">
         <CommitField label="From the left" dimension="length" value={shown.xM} onCommit={(xM) => edit.change(stand.id, { xM })} />

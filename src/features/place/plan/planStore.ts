@@ -7,4 +7,6 @@ export interface PlanStore {
   readonly removeStand: Action<unknown>;
   /** Houses of a layout put by are changed in the garden, not there. */
   readonly saveHouse?: Action<number>;
+  /** All stands are kept in one row and share its version. */
+  readonly oneVersion?: true;
 }

@@ -37,6 +37,8 @@ export interface PlanEdit {
   readonly did: (act: string | undefined) => void;
 }
 
+const WAIT_MS = 50;
+const MOST_WAIT_MS = 5000;
 const NO_GUIDES: readonly Guide[] = [];
 
 /** Editing a plan on the drawing. What is in hand is only drawn; putting it down saves it, and every save can be undone. */
@@ -59,28 +61,41 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
   const did = (act: string | undefined) => {
     if (act) setActs((before) => [...before, act]);
   };
-  // What was put down is drawn until the page knows it too.
+  // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
   const settled = useRef<number | null>(null);
+  const newest = useRef(stands);
   useEffect(() => {
+    newest.current = stands;
     if (settled.current === null || !inHand) return;
     const now = stands.find(({ id }) => id === inHand.id);
     if (now && now.version !== settled.current) {
       settled.current = null;
-      // What the server knows by now takes the place of what the hand had.
       setHand(null);
     }
   }, [stands, inHand]);
+  const savedFrom = useRef(new Map<number, number>());
+  const versionKey = (id: number) => (store.oneVersion ? 0 : id);
+
+  /** The version to build on: a save of one's own that the page does not know yet is waited for. */
+  async function version({ id, version: own }: Stand): Promise<number> {
+    const known = () => newest.current.find((stand) => stand.id === id)?.version ?? own;
+    for (let waited = 0; waited < MOST_WAIT_MS && savedFrom.current.get(versionKey(id)) === known(); waited += WAIT_MS)
+      await new Promise((resolve) => setTimeout(resolve, WAIT_MS));
+    return known();
+  }
 
   /** @returns why not, or null when it is saved */
   async function write(stand: Stand): Promise<string | null> {
-    settled.current = stand.version;
     const { position: _position, ...input } = stand;
-    const result = await save.run(input);
+    const from = await version(stand);
+    settled.current = from;
+    const result = await save.run({ ...input, version: from });
     if (!result.ok) {
       settled.current = null;
       setHand(null);
       return Object.values(result.fields)[0] ?? result.message;
     }
+    savedFrom.current.set(versionKey(stand.id), from);
     did(result.act);
     return null;
   }
@@ -92,8 +107,9 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
     clash,
     guides: hand?.guides ?? NO_GUIDES,
     take: (id) => {
-      const stand = standOf(id);
+      const stand = inHand?.id === id ? inHand : standOf(id);
       if (!stand) return;
+      settled.current = null;
       select(id);
       setHand({ stand, guides: NO_GUIDES });
     },

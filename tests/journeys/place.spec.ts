@@ -1,0 +1,285 @@
+import { readFileSync } from "node:fs";
+import type { Locator, Page } from "@playwright/test";
+import { expect, ready, test, type Garden } from "./garden";
+
+const drawer = (page: Page) => page.getByRole("dialog");
+const save = async (page: Page, button = "Save") => {
+  await drawer(page).getByRole("button", { name: button, exact: true }).click();
+  await expect(drawer(page)).toBeHidden();
+};
+const PX_PER_MM = 96 / 25.4;
+/** Sheets of paper that a page would take. */
+const sheetsOf = async (page: Page) =>
+  (await page.pdf({ preferCSSPageSize: true })).toString("latin1").match(/\/Type\s*\/Page\b(?!s)/gu)!.length;
+const standAt = async (garden: Garden, name: string) =>
+  (await garden.rows<{ x: number; y: number; turned: boolean; spec: Record<string, number> }>("select x_m as x, y_m as y, turned, spec from stand where name = $1", [name]))[0]!; // prettier-ignore
+/** Presses Tab until something of this name has the focus. */
+const tabTo = async (page: Page, name: RegExp) => {
+  for (let press = 0; press < 120; press++) {
+    await page.keyboard.press("Tab");
+    const at = await page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ?? document.activeElement?.textContent ?? ""); // prettier-ignore
+    if (name.test(at.trim())) return;
+  }
+  throw new Error(`No way with Tab to ${name}`);
+};
+
+test.describe("in a new garden", () => {
+  test.use({ template: "bare_template", as: "keeper" });
+
+  test("an empty house becomes a counted, drawn plan, true to scale on paper, with a cut list that is proved", async ({ page, garden }) => {
+    await page.goto("/place");
+    await ready(page);
+    await page.getByRole("button", { name: "Enter a house" }).click();
+    await drawer(page).getByLabel("Name").fill("New house");
+    await save(page);
+    await page.getByRole("button", { name: "New pool" }).click();
+    await drawer(page).getByLabel("Name").fill("Leaf");
+    await save(page);
+
+    await test.step("how many plants could I grow here, kind by kind, and filled on request", async () => {
+      await page.getByRole("button", { name: "How many plants could I grow here?" }).click();
+      const table = drawer(page).getByRole("table", { name: /How many plants/ });
+      for (const kind of ["Channel bank", "Raft pond", "Towers", "Flood bench", "Media bed", "Wicking beds", "Drip beds", "Bucket line", "Tray rack", "Shoots or fodder rack"])
+        await expect(table.getByRole("button", { name: kind })).toBeVisible();
+      await table.getByRole("button", { name: "Channel bank" }).click();
+      await drawer(page).getByLabel("Aisle", { exact: true }).fill("40 cm");
+      await expect(drawer(page).getByText("the aisle is made 0.6 m")).toBeVisible();
+      await drawer(page).getByLabel("I want the aisle that narrow").check();
+      await expect(drawer(page).getByText("the aisle is made 0.6 m")).toBeHidden();
+      await drawer(page).getByLabel("Aisle", { exact: true }).fill("60 cm");
+      await drawer(page).getByRole("button", { name: /^Fill with \d+ channels$/ }).click();
+      await expect(drawer(page)).toBeHidden();
+    });
+    const bank = page.getByRole("slider", { name: /Channel bank: \d+ lines, \d+ sites/ });
+    await expect(bank).toBeVisible();
+    // Turned, the channels are cut to the 5.4 m that are free: 21 sites instead of 24, and far more of them.
+    const perLine = 21;
+    const [counted] = await garden.rows<{ lines: number; metres: number }>("select (spec ->> 'lines')::int as lines, (spec ->> 'lineLengthM')::float8 as metres from stand");
+    expect(counted!.metres).toBe(5.4);
+    await expect(bank).toHaveAccessibleName(new RegExp(`: ${counted!.lines} lines, ${counted!.lines * perLine} sites`));
+    await expect(page.getByRole("region", { name: "Channel bank", exact: true }).getByText(`${counted!.lines} channels of ${perLine}`)).toBeVisible();
+
+    await test.step("on paper at a true scale", async () => {
+      await page.getByRole("link", { name: "print", exact: true }).click();
+      await page.getByRole("link", { name: "1:50", exact: true }).click();
+      await page.waitForURL(/scale=50/u);
+      await page.emulateMedia({ media: "print" });
+      const wall = await page.locator("[data-house]").boundingBox();
+      // 12 m at 1:50 are 240 mm, 6 m are 120 mm; the wall is drawn 2 px wide.
+      expect(Math.abs(wall!.width - 240 * PX_PER_MM)).toBeLessThan(2.5);
+      expect(Math.abs(wall!.height - 120 * PX_PER_MM)).toBeLessThan(2.5);
+      // Nothing is wider than the sheet: a printer that has to shrink a page leaves the scale.
+      await page.setViewportSize({ width: Math.floor(277 * PX_PER_MM) + 1, height: 720 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(Math.floor(277 * PX_PER_MM) + 1);
+      expect(await sheetsOf(page)).toBe(1);
+      await page.emulateMedia({ media: "screen" });
+      await page.getByRole("link", { name: "1:25", exact: true }).click();
+      await expect(page.getByRole("img", { name: /at 1:25, sheet \d of 4/ })).toHaveCount(4);
+      expect(await sheetsOf(page)).toBe(4);
+    });
+
+    await test.step("its legs as a cut list, planned and proved, on one or two sheets", async () => {
+      await page.goto("/place/bench");
+      await ready(page);
+      await page.getByRole("button", { name: "Channel bank, legs" }).click();
+      await drawer(page).getByLabel("Kerf of the saw").fill("-2 mm");
+      await drawer(page).getByRole("button", { name: "Save" }).click();
+      await expect(drawer(page).getByText("Kerf of the saw is -2 mm; it must be from 0 to 50 mm")).toBeVisible();
+      await drawer(page).getByLabel("Kerf of the saw").fill("3 mm");
+      await drawer(page).getByLabel("Length 1", { exact: true }).first().fill("7 m");
+      await drawer(page).getByRole("button", { name: "Save" }).click();
+      await expect(drawer(page).getByText("A piece of 7000 mm is longer than any bar on sale gives (6000 mm)")).toBeVisible();
+      await drawer(page).getByLabel("Length 1", { exact: true }).first().fill("935 mm");
+      await save(page);
+      await page.getByRole("button", { name: "Plan the cuts" }).click();
+      await expect(page.getByText(/^Proved best: at least \d+ bars/)).toBeVisible();
+      expect(await page.getByRole("img", { name: /^Bar of 6000 mm/ }).count()).toBeGreaterThan(0);
+      expect(await sheetsOf(page)).toBeLessThanOrEqual(2);
+      await page.getByRole("button", { name: "It is cut" }).click();
+      await expect(page.getByText("; cut on")).toBeVisible();
+      await page.getByRole("button", { name: "Will it go together?" }).click();
+      await drawer(page).getByLabel("The other's length").fill("558 mm");
+      await save(page);
+      await expect(page.getByText("of play: exactly as long: nothing is left for the saw")).toBeVisible();
+    });
+
+    await test.step("what to buy, with a spare and less what is on hand", async () => {
+      await page.getByRole("link", { name: "Materials" }).click();
+      const cups = page.getByRole("row", { name: /net cup, 50 mm/ });
+      const plants = counted!.lines * perLine;
+      const withSpare = Math.ceil(plants * 1.05 - 1e-6);
+      await expect(cups).toContainText(String(withSpare));
+      await page.getByLabel("net cup, 50 mm, on hand").fill("100");
+      await page.getByLabel("net cup, 50 mm, on hand").press("Enter");
+      await expect(cups.getByRole("button", { name: /To buy/ })).toHaveText(String(withSpare - 100));
+      await page.getByRole("link", { name: "Supports" }).click();
+      await expect(page.getByRole("row", { name: "1, inlet" })).toContainText("935 mm");
+    });
+  }); // prettier-ignore
+});
+
+test("on the drawing a stand is moved, pulled and turned by mouse; what would not fit is not moved; all is undone", async ({ page, garden }) => {
+  await page.goto("/place");
+  await ready(page);
+  await page.getByRole("button", { name: "Move and pull" }).click();
+  const buckets = page.locator('[data-stand="Bucket line"]');
+  const before = await standAt(garden, "Bucket line");
+  const middle = async (one: Locator) => {
+    const box = (await one.boundingBox())!;
+    return [box.x + box.width / 2, box.y + box.height / 2] as const;
+  };
+  const drag = async (from: readonly [number, number], dx: number, dy: number) => {
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move(from[0] + dx / 2, from[1] + dy / 2, { steps: 4 });
+    await page.mouse.move(from[0] + dx, from[1] + dy, { steps: 4 });
+    await page.mouse.up();
+  };
+  const whole = buckets.locator("rect").first();
+
+  await drag(await middle(whole), 24, 0);
+  await expect.poll(async () => (await standAt(garden, "Bucket line")).x).toBeGreaterThan(before.x + 0.3);
+  await test.step("over the beds it is not put down", async () => {
+    const here = await standAt(garden, "Bucket line");
+    await drag(await middle(whole), -120, 0);
+    await expect(page.getByText(/Not moved: .*lie over one another/)).toBeVisible();
+    expect(await standAt(garden, "Bucket line")).toEqual(here);
+  });
+  await test.step("its square pulls it: two buckets less in each row", async () => {
+    await drag(await middle(buckets.locator("[data-grip=long]")), 0, -30);
+    await expect.poll(async () => (await standAt(garden, "Bucket line")).spec.bucketsPerLine).toBeLessThan(16);
+  });
+  await test.step("numbers typed beside do the same, and a wrong one stays as typed with its reason", async () => {
+    await page.getByRole("textbox", { name: "From the top" }).fill("1.5");
+    await page.getByRole("textbox", { name: "From the top" }).press("Enter");
+    await expect.poll(async () => (await standAt(garden, "Bucket line")).y).toBe(1.5);
+    await page.getByLabel("Buckets in a row").fill("60");
+    await page.getByLabel("Buckets in a row").press("Enter");
+    await expect(page.getByText(/Bucket line reaches out of the house/).first()).toBeVisible();
+    await expect(page.getByLabel("Buckets in a row")).toHaveValue("60");
+    await page.getByLabel("Buckets in a row").press("Escape");
+  });
+  for (let times = 0; times < 3; times++) {
+    await page.getByRole("button", { name: "Undo", exact: true }).first().click();
+    await page.waitForTimeout(300);
+  }
+  await expect.poll(() => standAt(garden, "Bucket line")).toEqual(before);
+}); // prettier-ignore
+
+test.describe("with a finger", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test("a stand is moved with one finger, the plan with it beside", async ({ page, garden }) => {
+    await page.goto("/place");
+    await ready(page);
+    await page.getByRole("button", { name: "Move and pull" }).tap();
+    const before = await standAt(garden, "Bucket line");
+    const box = (await page.locator('[data-stand="Bucket line"] rect').first().boundingBox())!;
+    const touch = await page.context().newCDPSession(page);
+    const at = (type: "touchStart" | "touchMove" | "touchEnd", dx: number) =>
+      touch.send("Input.dispatchTouchEvent", { type, touchPoints: type === "touchEnd" ? [] : [{ x: box.x + box.width / 2 + dx, y: box.y + box.height / 2 }] }); // prettier-ignore
+    await at("touchStart", 0);
+    for (const dx of [4, 8, 12]) await at("touchMove", dx);
+    await at("touchEnd", 12);
+    await expect.poll(async () => (await standAt(garden, "Bucket line")).x).toBeGreaterThan(before.x + 0.3);
+  });
+});
+
+test("a denser copy is compared and adopted under running batches, and taken back", async ({ page, garden }) => {
+  await page.goto("/place/layouts");
+  await ready(page);
+  await page.getByRole("button", { name: "Put by as it stands" }).click();
+  await expect(page.getByRole("heading", { name: "Layout 1" })).toBeVisible();
+  await page.getByRole("button", { name: "Move and pull" }).click();
+  await page.locator('[data-stand="Leaf bank"]').focus();
+  await page.getByLabel("Pitch, plant to plant").fill("200 mm");
+  await page.getByLabel("Pitch, plant to plant").press("Enter");
+  const row = page.getByRole("row", { name: /Layout 1/ });
+  await expect(row).toContainText("4292");
+  await expect(row).toContainText("+180");
+  expect((await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.25);
+  const batches = await garden.rows("select count(*), sum(target_plants) from batch");
+
+  await page.getByRole("button", { name: "Adopt …" }).click();
+  await expect(drawer(page).getByText("Leaf bank, Net house")).toBeVisible();
+  await expect(drawer(page).getByText("Every batch of the plan has its places.")).toBeVisible();
+  await drawer(page).getByRole("button", { name: "Adopt it" }).click();
+  await expect(drawer(page)).toBeHidden();
+  expect((await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.2);
+  expect(await garden.rows("select count(*), sum(target_plants) from batch")).toEqual(batches);
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect.poll(async () => (await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.25);
+
+  await test.step("a smaller one names the batches that no longer fit", async () => {
+    await page.getByLabel("Channels", { exact: true }).fill("18");
+    await page.getByLabel("Channels", { exact: true }).press("Enter");
+    await expect(row).toContainText("−");
+    await page.getByRole("button", { name: "Adopt …" }).click();
+    const lost = drawer(page).getByRole("region", { name: "Batches that no longer fit" });
+    await expect(lost.getByText("None is lost")).toBeVisible();
+    await expect(lost.getByRole("row", { name: /Batavia lettuce of .* Leaf bank/ }).first()).toBeVisible();
+  });
+});
+
+test("with the keyboard alone: a stand is moved and put down, a copy made denser and adopted", async ({ page, garden }) => {
+  await page.goto("/place");
+  await ready(page);
+  await tabTo(page, /^Move and pull$/);
+  await page.keyboard.press("Enter");
+  await tabTo(page, /^Bucket line, 32 sites/);
+  const before = await standAt(garden, "Bucket line");
+  await page.keyboard.press("Enter");
+  for (let press = 0; press < 4; press++) await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowUp");
+  await page.keyboard.press("Enter");
+  await expect.poll(() => standAt(garden, "Bucket line")).toMatchObject({ x: Math.round((before.x + 0.2) * 1000) / 1000, spec: { bucketsPerLine: 15 } });
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => standAt(garden, "Bucket line")).toEqual(before);
+
+  await page.goto("/place/layouts");
+  await ready(page);
+  await page.keyboard.press("n");
+  await expect(page.getByRole("heading", { name: "Layout 1" })).toBeVisible();
+  await tabTo(page, /^Move and pull$/);
+  await page.keyboard.press("Enter");
+  await tabTo(page, /^Leaf bank, 864 sites/);
+  await page.keyboard.press("e");
+  await tabTo(page, /^Pitch, plant to plant$/);
+  await page.keyboard.press("Control+a");
+  await page.keyboard.type("200 mm");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("row", { name: /Layout 1/ })).toContainText("4292");
+  await tabTo(page, /^Adopt …$/);
+  await page.keyboard.press("Enter");
+  await expect(drawer(page).getByText("Every batch of the plan has its places.")).toBeVisible();
+  await tabTo(page, /^Adopt it$/);
+  await page.keyboard.press("Enter");
+  await expect.poll(async () => (await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.2);
+}); // prettier-ignore
+
+test("a layout with an error is not brought in; mended where it stands, it is", async ({ page, garden }, info) => {
+  await page.goto("/place/layouts");
+  await ready(page);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "JSON", exact: true }).first().click(),
+  ]);
+  expect(file.suggestedFilename()).toBe("saltcote-yard.layout.json");
+  const path = info.outputPath("layout.json");
+  await file.saveAs(path);
+  const broken = readFileSync(path, "utf8").replace('"house": "Net house"', '"house": "Nett house"');
+  await page.getByRole("button", { name: "Bring a file in" }).click();
+  await drawer(page).getByLabel("File").setInputFiles({ name: "spring.layout.json", mimeType: "application/json", buffer: Buffer.from(broken) }); // prettier-ignore
+  await expect(drawer(page).getByLabel("Name")).toHaveValue("spring");
+  await drawer(page).getByRole("button", { name: "Bring it in" }).click();
+  await expect(drawer(page).getByRole("alert")).toContainText("stands[3].house: Leaf bank stands in “Nett house”, which is none of the houses of this layout."); // prettier-ignore
+  expect(await garden.rows("select 1 from layout")).toEqual([]);
+  // What was given stays, and is mended here.
+  const text = drawer(page).getByLabel("Its text");
+  await text.fill((await text.inputValue()).replace("Nett house", "Net house"));
+  await drawer(page).getByRole("button", { name: "Bring it in" }).click();
+  await expect(drawer(page)).toBeHidden();
+  await expect(page.getByRole("heading", { name: "spring" })).toBeVisible();
+  expect(await garden.rows("select name from layout")).toEqual([{ name: "spring" }]);
+});
