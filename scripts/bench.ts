@@ -11,6 +11,7 @@ import { today } from "../src/server/session/clock";
 import { rainNormals } from "../src/server/water/queries";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
+import { countBench, drawBench } from "./lib/placeBench";
 import { withDemo } from "./lib/withDemo";
 import { cutList, type CutProblem } from "../src/core/place/bench/cutList";
 import { solver } from "../src/server/solver/highs";
@@ -20,6 +21,8 @@ const PAGES = [
   "/round",
   "/round/log",
   "/place",
+  "/place/layouts",
+  "/place/bench",
   "/water",
   "/water/supply",
   "/feed",
@@ -36,11 +39,18 @@ const LARGER = 50;
 
 await withDemo(async ({ url, databaseUrl }) => {
   process.env.DATABASE_URL = databaseUrl;
-  const { cookie, get } = await caller(url, DEMO_KEEPER);
-  await pageBench(get);
-  await scriptBench(url, cookie);
-  planBench(await demoSeason(databaseUrl));
-  await cutBench();
+  const keeper = await caller(url, DEMO_KEEPER);
+  const season = await demoSeason(databaseUrl);
+  const wanted = process.argv.slice(2);
+  const wants = (part: string) => wanted.length === 0 || wanted.includes(part);
+  if (wants("pages")) await pageBench(keeper.get);
+  if (wants("scripts")) await scriptBench(url, keeper.cookie);
+  if (wants("plan")) planBench(season);
+  if (wants("cuts")) await cutBench();
+  if (wants("place")) {
+    countBench(leastMs);
+    await drawBench(url, keeper, season.rows.pools.find(({ name }) => name === "Leaf bank")!.id);
+  }
 });
 
 /** A 14-month plan's occupancy, water and feed: the demo garden, and one of fifty times as many batches, orders and sites. */

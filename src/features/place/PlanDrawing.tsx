@@ -19,6 +19,8 @@ export interface LineFocus {
 }
 
 const MARGIN_M = 0.9;
+/** More than this is not drawn anew sixty times a second without a graphics card. */
+const MANY_SITES = 5000;
 
 export interface PlanDrawingProps {
   readonly houses: readonly HouseView[];
@@ -28,28 +30,31 @@ export interface PlanDrawingProps {
   readonly onFocus: (focus: LineFocus) => void;
   /** With this the stands can be moved, pulled and turned. */
   readonly edit: PlanEdit | null;
+  /** Leaves room for what stands above it. */
+  readonly low?: boolean;
 }
 
 /** Houses and stands from above, true to scale, from the whole garden to one site. */
-export function PlanDrawing({ houses, home, focus, onFocus, edit }: PlanDrawingProps) {
+export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
   const layer = useRef<SVGGElement>(null);
   const bar = useRef<HTMLDivElement>(null);
   const world = boundsOf(houses.map(({ house }) => house));
   const seen = home ? boundsOf([home.house]) : world;
+  const sites = houses.reduce((sum, { stands }) => sum + stands.reduce((own, { counts }) => own + counts.sites, 0), 0);
   const onView = useCallback((metresAcross: number) => bar.current && showScale(bar.current, metresAcross), []);
-  const zoom = usePlanZoom(svg, layer, seen, world, onView);
+  const zoom = usePlanZoom(svg, layer, seen, world, onView, sites > MANY_SITES);
   const pxPerM = 2 ** zoom.level;
   return (
     <div className="relative">
       <svg
         ref={svg}
         viewBox={`${seen.xM} ${seen.yM} ${seen.lengthM} ${seen.widthM}`}
-        className="max-h-[56vh] w-full touch-none border border-rule bg-sheet"
+        className={`w-full touch-none border border-rule bg-sheet ${low ? "max-h-[42vh]" : "max-h-[56vh]"}`}
         aria-label={home ? `Plan of ${home.house.name}` : "Plan of the garden"}
         role="group"
       >
-        <g ref={layer}>
+        <g ref={layer} className="group/plan">
           {houses.map((view) => (
             <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
               {edit?.saveHouse ? (
@@ -81,6 +86,9 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit }: PlanDrawingP
                     level={zoom.level}
                     focusLine={focus?.standId === stand.stand.id ? focus.line : null}
                     onFocus={onFocus}
+                    onZoom={(spot, closer) =>
+                      zoom.at({ xM: view.house.xM + spot.xM, yM: view.house.yM + spot.yM }, closer)
+                    }
                   />
                 ),
               )}
@@ -93,7 +101,7 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit }: PlanDrawingP
         aria-hidden
         className="pointer-events-none absolute bottom-0.5 right-3 border-x-2 border-b-2 border-ink pb-0.5 text-center text-xs leading-tight"
       />
-      <div className="no-print absolute bottom-full right-0 mb-1 flex gap-1">
+      <div className="no-print mt-1 flex justify-end gap-1 sm:absolute sm:bottom-full sm:right-0 sm:mb-1">
         <Button aria-label="Closer" className="!px-2" onClick={zoom.closer}>
           <ZoomIn aria-hidden />
         </Button>

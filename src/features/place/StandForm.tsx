@@ -12,6 +12,7 @@ import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
 import type { PlanStore } from "./plan/planStore";
+import { ZonesForRate } from "./ZonesForRate";
 import { MEASURE_FIELDS } from "./standFields";
 import { inUnits } from "@/core/units/told";
 import { useUnits } from "@/ui/units";
@@ -70,6 +71,7 @@ export function StandForm({ stand, house, others, pools, loops, store, onDone }:
       aside={stand && <RemoveButton what={stand.name} action={store.removeStand} id={stand.id} onDone={onDone} />}
     >
       <KindExample house={house} others={others} fresh={stand === null} />
+      <ZonesForRate />
       <CountsSoFar />
     </EntityForm>
   );

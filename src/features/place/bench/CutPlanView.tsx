@@ -89,7 +89,7 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
           <g key={index} transform={`translate(${starts[index]! * scale} 0)`}>
             <rect width={width} height={HEIGHT} className="fill-sheet stroke-ink" strokeWidth={1.5} />
             {width > 62 && (
-              <text x={width / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink">{mm(lengthMm)}</text>
+              <text x={width / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink max-sm:hidden">{mm(lengthMm)}</text>
             )}
           </g>
         );
@@ -100,7 +100,7 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
             <path key={index} d={`M${index * 9} ${HEIGHT}L${Math.min(index * 9 + 12, bar.offcutMm * scale)} 0`} className="stroke-feed" strokeWidth={1} />
           ))}
           {bar.offcutMm * scale > 110 && useful && (
-            <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
+            <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink max-sm:hidden" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
               keep {mm(bar.offcutMm)}
             </text>
           )}

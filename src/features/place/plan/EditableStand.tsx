@@ -135,7 +135,8 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
       {chosen &&
         (["long", "wide"] as const).map((grip) => {
           const alongX = (grip === "long") !== stand.turned;
-          const size = HANDLE_PX / pxPerM;
+          // Not so large that they hide what they pull.
+          const size = Math.min(HANDLE_PX / pxPerM, Math.max(4 / pxPerM, 0.3 * Math.min(foot.lengthM, foot.widthM)));
           const cx = alongX ? foot.xM + foot.lengthM : foot.xM + foot.lengthM / 2;
           const cy = alongX ? foot.yM + foot.widthM / 2 : foot.yM + foot.widthM;
           return (

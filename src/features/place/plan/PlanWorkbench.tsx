@@ -65,7 +65,7 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
   return (
     <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0" onKeyDown={onUndoKey}>
-        <div className="no-print mb-2 flex min-h-12 flex-wrap items-center gap-2 pr-52">
+        <div className="no-print mb-2 flex min-h-12 flex-wrap items-center gap-2 sm:pr-52">
           <Only right="plan">
             <Button look={drawing ? "strong" : "plain"} aria-pressed={drawing} onClick={() => setDrawing(!drawing)}>
               <Pencil aria-hidden className="size-5" /> {drawing ? "Done" : "Move and pull"}
@@ -86,7 +86,7 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
             {clash}
           </p>
         ))}
-        <PlanDrawing houses={houses} home={home} focus={focus} onFocus={setFocus} edit={drawing ? edit : null} />
+        <PlanDrawing houses={houses} home={home} focus={focus} onFocus={setFocus} edit={drawing ? edit : null} low={!grows} />
         {drawing ? (
           <p className="mt-2 text-sm text-soft">
             Drag a stand to move it, its squares to pull it. Keys: Tab to a stand, arrows move, Shift and arrows pull, T turns, D

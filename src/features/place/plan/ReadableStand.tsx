@@ -1,6 +1,6 @@
 "use client";
 import type { PointerEvent } from "react";
-import { lineLabel } from "@/core/place/standLayout";
+import { lineLabel, standLayout, toHouse, type PointM } from "@/core/place/standLayout";
 import type { StandView } from "@/server/place/view";
 import { lineWordsToday } from "../lineToday";
 import { namePlace, type LineFocus } from "../PlanDrawing";
@@ -13,11 +13,13 @@ export function ReadableStand({
   level,
   focusLine,
   onFocus,
+  onZoom,
 }: {
   view: StandView;
   level: number;
   focusLine: number | null;
   onFocus: (focus: LineFocus) => void;
+  onZoom: (spot: PointM, closer: boolean) => void;
 }) {
   const { stand, counts } = view;
   const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
@@ -33,7 +35,7 @@ export function ReadableStand({
     <g
       role="slider"
       tabIndex={0}
-      aria-label={`${stand.name}: ${counts.lines} lines, ${counts.sites} sites. Arrow keys move from line to line`}
+      aria-label={`${stand.name}: ${counts.lines} lines, ${counts.sites} sites. Arrow keys move from line to line, plus and minus zoom`}
       aria-valuemin={1}
       aria-valuemax={counts.lines}
       aria-valuenow={at + 1}
@@ -41,6 +43,11 @@ export function ReadableStand({
       className="outline-none focus-visible:[&>rect]:stroke-water"
       onFocus={() => focusLine === null && onLine(0)}
       onKeyDown={(event) => {
+        if (/^[+=-]$/u.test(event.key)) {
+          const line = toHouse(standLayout(stand.spec).lines[at]!, stand);
+          event.preventDefault();
+          return onZoom({ xM: line.xM + line.lengthM / 2, yM: line.yM + line.widthM / 2 }, event.key !== "-");
+        }
         const by = {
           ArrowDown: 1,
           ArrowRight: 1,

@@ -32,19 +32,20 @@ export const StandShape = memo(function StandShape({ stand, growing, focusLine, 
           vectorEffect="non-scaling-stroke"
         />
       )}
-      {near ? (
-        <>
+      {near && (
+        <g className="group-data-[zooming]/plan:hidden">
           <path d={paths.free} className="stroke-soft" strokeWidth={paths.radiusM * 1.4} />
           <path d={paths.free} className="stroke-ground" strokeWidth={paths.radiusM * 1.1} />
           {paths.discs.map(({ key, tone, strokeM, d }) => (
             <path key={key} d={d} stroke={tone} strokeWidth={strokeM} />
           ))}
-        </>
-      ) : (
-        paths.stripes.map(({ key, tone, strokeM, d }) => (
-          <path key={key} d={d} stroke={tone} strokeWidth={strokeM} strokeLinecap="butt" />
-        ))
+        </g>
       )}
+      <g className={near ? "hidden group-data-[zooming]/plan:inline" : ""}>
+        {paths.stripes.map(({ key, tone, strokeM, d }) => (
+          <path key={key} d={d} stroke={tone} strokeWidth={strokeM} strokeLinecap="butt" />
+        ))}
+      </g>
     </g>
   );
 });

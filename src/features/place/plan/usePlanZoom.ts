@@ -1,6 +1,6 @@
-import { select, zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from "d3";
+import { select, zoom, zoomIdentity, zoomTransform, type ZoomBehavior, type ZoomTransform } from "d3";
 import { useEffect, useRef, useState, type RefObject } from "react";
-import type { RectM } from "@/core/place/standLayout";
+import type { PointM, RectM } from "@/core/place/standLayout";
 
 const DEEPEST_ZOOM = 60;
 const ZOOM_STEP = 1.6;
@@ -12,6 +12,8 @@ export interface PlanZoom {
   readonly farther: () => void;
   readonly home: () => void;
   readonly garden: () => void;
+  /** Nearer to or farther from a spot of the garden, which comes to the middle. */
+  readonly at: (spot: PointM, closer: boolean) => void;
 }
 
 /**
@@ -20,6 +22,7 @@ export interface PlanZoom {
  *
  * @param home what is seen at first, and what a drawing of the same size shows at zoom 1
  * @param world everything there is
+ * @param heavy so much is drawn that while it is zoomed the plants are shown as stripes
  * @param onView called with the metres seen across after each movement
  */
 export function usePlanZoom(
@@ -28,6 +31,7 @@ export function usePlanZoom(
   home: RectM,
   world: RectM,
   onView: (metresAcross: number) => void,
+  heavy: boolean,
 ): PlanZoom {
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   const [level, setLevel] = useState(5);
@@ -43,24 +47,35 @@ export function usePlanZoom(
       layer.current?.setAttribute("transform", transform.toString());
       const box = element.getBoundingClientRect();
       const pxPerM = Math.min(box.width / lengthM, box.height / widthM) * transform.k;
-      setLevel(Math.floor(Math.log2(Math.max(1, pxPerM))));
       view.current(box.width / Math.max(1e-9, pxPerM));
+      return pxPerM;
     };
+    // Drawn with more or less in it only when the movement is over: no picture is left out on the way.
+    const rested = (transform: ZoomTransform) => {
+      delete layer.current?.dataset.zooming;
+      setLevel(Math.floor(Math.log2(Math.max(1, moved(transform)))));
+    };
+    let scale = 1;
     behaviour.current = zoom<SVGSVGElement, unknown>()
       .extent([[xM, yM], [xM + lengthM, yM + widthM]])
       .translateExtent([[Math.min(xM, world.xM), Math.min(yM, world.yM)], [Math.max(xM + lengthM, world.xM + world.lengthM), Math.max(yM + widthM, world.yM + world.widthM)]])
       .scaleExtent([far, DEEPEST_ZOOM])
       // What is being moved by hand does not move the ground under it.
       .filter((event: Event & { button?: number; ctrlKey?: boolean }) => !event.button && !(event.target as Element).closest("[data-hand]"))
-      .on("zoom", (event: { transform: ZoomTransform }) => moved(event.transform)); // prettier-ignore
+      .on("start", (event: { transform: ZoomTransform }) => (scale = event.transform.k))
+      .on("zoom", (event: { transform: ZoomTransform }) => {
+        if (heavy && event.transform.k !== scale && layer.current) layer.current.dataset.zooming = "";
+        moved(event.transform);
+      })
+      .on("end", (event: { transform: ZoomTransform }) => rested(event.transform)); // prettier-ignore
     const selection = select(element).call(behaviour.current);
-    const sized = new ResizeObserver(() => moved(zoomIdentity));
+    const sized = new ResizeObserver(() => rested(zoomTransform(element)));
     sized.observe(element);
     return () => {
       selection.on(".zoom", null);
       sized.disconnect();
     };
-  }, [svg, layer, xM, yM, lengthM, widthM, far, world.xM, world.yM, world.lengthM, world.widthM]);
+  }, [svg, layer, heavy, xM, yM, lengthM, widthM, far, world.xM, world.yM, world.lengthM, world.widthM]);
   const by = (factor: number) => {
     if (behaviour.current) select(svg.current!).call(behaviour.current.scaleBy, factor);
   };
@@ -80,5 +95,9 @@ export function usePlanZoom(
     farther: () => by(1 / ZOOM_STEP),
     home: () => to(zoomIdentity),
     garden: toGarden,
+    at: (spot, closer) => {
+      by(closer ? ZOOM_STEP : 1 / ZOOM_STEP);
+      if (behaviour.current) select(svg.current!).call(behaviour.current.translateTo, spot.xM, spot.yM);
+    },
   };
 }
