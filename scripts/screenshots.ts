@@ -30,6 +30,8 @@ const SHOTS: readonly Shot[] = [
     path: "/place",
     prepare: (page) => page.getByRole("slider", { name: /Leaf bank/ }).press("ArrowDown"),
   },
+  { name: "what-if", path: "/place/layouts", prepare: denserLeafBank },
+  { name: "bench", path: "/place/bench", prepare: legsOfTheLeafBank },
   { name: "water", path: "/water?loop=2" },
   { name: "supply", path: "/water/supply" },
   { name: "feed", path: "/feed" },
@@ -37,13 +39,11 @@ const SHOTS: readonly Shot[] = [
   { name: "growth", path: "/growth" },
   { name: "sowing", path: "/growth/sowing" },
   { name: "batches", path: "/batches", prepare: holdBatch },
-  { name: "batches-night", path: "/batches?weeks=9", light: "night" },
   { name: "orders", path: "/batches/orders" },
   { name: "balance", path: "/batches/balance" },
   { name: "people", path: "/people" },
   { name: "history", path: "/people/history" },
   { name: "sign-in", path: "/sign-in", outside: true },
-  { name: "palette-sun", path: "/place", light: "sun", prepare: findBasil },
 ];
 
 await withDemo(async ({ url, databaseUrl }) => {
@@ -86,13 +86,26 @@ async function readLeafTank(page: Page) {
   await page.mouse.move(0, 0);
 }
 
-async function findBasil(page: Page) {
-  await page.keyboard.press("/");
-  await page.getByRole("combobox", { name: "Find or do" }).fill("basil");
-  await page.getByRole("option", { name: /basil/u }).first().waitFor();
-}
-
 async function holdBatch(page: Page) {
   await page.locator("button[data-batch]").filter({ hasText: "Batavia 8" }).last().click();
   await page.getByRole("button", { name: "A week later" }).click();
+}
+
+/** A copy with its channels' plants nearer to one another, beside the garden as it stands. */
+async function denserLeafBank(page: Page) {
+  await page.getByRole("button", { name: "Put by as it stands" }).click();
+  await page.getByRole("button", { name: "Move and pull" }).click();
+  await page.locator('[data-stand="Leaf bank"]').focus();
+  await page.getByLabel("Pitch, plant to plant").fill("200 mm");
+  await page.getByLabel("Pitch, plant to plant").press("Enter");
+  await page.getByText("+180").first().waitFor();
+  await page.locator('[data-stand="Leaf bank"]').focus();
+}
+
+/** The legs under the leaf bank, planned and proved. */
+async function legsOfTheLeafBank(page: Page) {
+  await page.getByRole("button", { name: "Leaf bank, legs" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
+  await page.getByRole("button", { name: "Plan the cuts" }).click();
+  await page.getByText(/^Proved best/).waitFor();
 }

@@ -131,8 +131,8 @@ function HouseFacts({ view, onEdit }: { view: HouseView; onEdit: () => void }) {
           change
         </button>
       </Only>{" "}
-      <Link href={`/place/print?house=${house.id}`} className="inline-flex min-h-8 items-center gap-1 underline">
-        <Printer aria-hidden className="size-4" /> print
+      <Link href={`/place/print?house=${house.id}`} className="inline-flex items-baseline gap-1 underline">
+        <Printer aria-hidden className="size-4 self-center" /> print
       </Link>
     </p>
   );

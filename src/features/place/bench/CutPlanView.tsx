@@ -99,9 +99,9 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
           {Array.from({ length: Math.floor((bar.offcutMm * scale) / 9) }, (_, index) => (
             <path key={index} d={`M${index * 9} ${HEIGHT}L${Math.min(index * 9 + 12, bar.offcutMm * scale)} 0`} className="stroke-feed" strokeWidth={1} />
           ))}
-          {bar.offcutMm * scale > 110 && useful && (
+          {bar.offcutMm * scale > 64 && useful && (
             <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink max-sm:hidden" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
-              keep {mm(bar.offcutMm)}
+              {mm(bar.offcutMm)}
             </text>
           )}
         </g>

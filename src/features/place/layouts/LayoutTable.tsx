@@ -17,9 +17,9 @@ interface Row {
 const ROWS: readonly Row[] = [
   { label: "Plants and cells", how: "All sites of all stands.", of: ({ sites }) => sites, dimension: "count" },
   { label: "Lines", how: "Channels, beds, rows, rafts, towers and trays of all stands.", of: ({ lines }) => lines, dimension: "count" },
-  { label: "a m² of line", how: "Sites over the ground of the lines alone.", of: ({ densities }) => densities.perM2OfLine, dimension: "density" },
-  { label: "a m² of stand", how: "Sites over the rectangles of the stands with their aisles and access strips.", of: ({ densities }) => densities.perM2OfStand, dimension: "density" },
-  { label: "a m² of house", how: "Sites over the footprints of the houses.", of: ({ densities }) => densities.perM2OfHouse, dimension: "density" },
+  { label: "Plants a m² of line", how: "Sites over the ground of the lines alone.", of: ({ densities }) => densities.perM2OfLine, dimension: "density" },
+  { label: "Plants a m² of stand", how: "Sites over the rectangles of the stands with their aisles and access strips.", of: ({ densities }) => densities.perM2OfStand, dimension: "density" },
+  { label: "Plants a m² of house", how: "Sites over the footprints of the houses.", of: ({ densities }) => densities.perM2OfHouse, dimension: "density" },
   { label: "Water held", how: "What stands in channels behind dams, in ponds, beds and reservoirs.", of: ({ heldL }) => heldL, dimension: "volume" },
   { label: "Runs back at a stop", how: "Films, towers and floods on their way when the pump stops.", of: ({ drainBackL }) => drainBackL, dimension: "volume" },
   { label: "Pieces to build it", how: "Cups, caps, fittings, supports, trays, buckets …, from nothing and without a spare.", of: ({ pieces }) => pieces, dimension: "count" },

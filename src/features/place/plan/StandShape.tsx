@@ -20,10 +20,17 @@ export const StandShape = memo(function StandShape({ stand, growing, focusLine, 
   const { spec, xM, yM, turned } = stand;
   const paths = useMemo(() => standPaths({ spec, xM, yM, turned }, growing), [spec, xM, yM, turned, growing]);
   const focused = focusLine === null ? undefined : standLayout(spec).lines[focusLine];
+  // Narrow lines keep their ground in sight between their edges.
+  const edgePx = Math.min(1, Math.max(0.25, (paths.lineWidthM * 2 ** level) / 6));
   const near = paths.spacingM * 2 ** level >= SEEN_APART_PX;
   return (
     <g className="pointer-events-none" fill="none" strokeLinecap="round">
-      <path d={paths.lines} className="fill-ground stroke-soft" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <path
+        d={paths.lines}
+        className="fill-ground stroke-soft"
+        strokeWidth={edgePx}
+        vectorEffect="non-scaling-stroke"
+      />
       {focused && (
         <path
           d={rectPath(toHouse(focused, stand))}

@@ -15,6 +15,7 @@ export interface StandPaths {
   readonly lines: string;
   readonly free: string;
   readonly radiusM: number;
+  readonly lineWidthM: number;
   /** Every plant a disc that grows with its age. */
   readonly discs: readonly PlantPath[];
   /** From far away: a stripe along the part of a line that a batch stands on. */
@@ -59,6 +60,7 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
     lines: lines.filter((_, line) => isInSight(stand.spec, line)).map((line) => rectPath(toHouse(line, stand))).join(""),
     free: free.join(""),
     radiusM,
+    lineWidthM: lines[0]?.widthM ?? 1,
     spacingM,
     discs: [...discs].map(([key, parts]) => {
       const [tone, age] = key.split(" ") as [string, string];
