@@ -17,7 +17,7 @@ create function grown_spec(spec jsonb) returns jsonb language sql immutable as $
       '{"accessM": 0, "mix": [{"name": "coir", "parts": 7}, {"name": "perlite", "parts": 3}]}'::jsonb || spec
     when spec ->> 'kind' = 'tray-rack' and spec ->> 'cellsPerTray' = '1' then
       '{"use": "shoots", "rinseLPerTray": 0.5, "rinsesPerDay": 2}'::jsonb || (spec - 'cellsPerTray') || '{"kind": "shoots-rack"}'
-    when spec ->> 'kind' = 'tray-rack' then '{"cellMl": 25}'::jsonb || spec
+    when spec ->> 'kind' = 'tray-rack' then '{"cellL": 0.025}'::jsonb || spec
     else spec
   end
 $$;

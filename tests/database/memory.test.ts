@@ -1,4 +1,5 @@
 import type { ActionResult, Refusal } from "../../src/server/session/result";
+import { METRIC } from "../../src/core/units/dimensions";
 import { demoGarden } from "./demoGarden";
 import { signedInAs } from "./request";
 import { SAMPLES } from "./samples";
@@ -86,7 +87,7 @@ test("the history is shown by person, batch and place, and an undone act says so
   const { historyView } = await import("../../src/server/history/view");
   const { season } = await import("../../src/server/batches/season");
   const { onBehalf } = await import("../../src/server/session/onBehalf");
-  const view = async (asked: object) => onBehalf({ gardenId: 1 }, async (db) => historyView(db, 1, asked, (await season()).rows)); // prettier-ignore
+  const view = async (asked: object) => onBehalf({ gardenId: 1 }, async (db) => historyView(db, 1, asked, (await season()).rows, METRIC)); // prettier-ignore
   const [oke] = await rows<{ id: number }>("select id from person where name = 'Oke Adeyi'");
   const byOke = await view({ person: oke!.id });
   expect(new Set(byOke.acts.map(({ personName }) => personName))).toEqual(new Set(["Oke Adeyi"]));

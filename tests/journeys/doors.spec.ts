@@ -55,7 +55,7 @@ test("a helper is invited by a link, walks the round, and cannot do a keeper's w
   await helper.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
   await expect(helper.getByText(/Done: Sow Mizuna/)).toBeVisible();
   await expect(helper.getByRole("checkbox", { name: /Done: Drip stock A/ })).toBeDisabled();
-  for (const [sheet, button] of [["/people", "Invite somebody"], ["/batches", "Add batches"], ["/place", "New stand"], ["/feed", "Change this recipe"]] as const) {
+  for (const [sheet, button] of [["/people", "Invite somebody"], ["/batches", "Add batches"], ["/place", "New stand"], ["/place", "Move and pull"], ["/place/layouts", "Put by as it stands"], ["/place/bench", "New cut list"], ["/feed", "Change this recipe"]] as const) {
     await helper.goto(sheet);
     await ready(helper);
     await expect(helper.getByRole("button", { name: button })).toHaveCount(0);

@@ -72,7 +72,7 @@ test.describe("in a new garden", () => {
       await page.setViewportSize({ width: Math.floor(277 * PX_PER_MM) + 1, height: 720 });
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(Math.floor(277 * PX_PER_MM) + 1);
       expect(await sheetsOf(page)).toBe(1);
-      await page.emulateMedia({ media: "screen" });
+      await page.emulateMedia({ media: null });
       await page.getByRole("link", { name: "1:25", exact: true }).click();
       await expect(page.getByRole("img", { name: /at 1:25, sheet \d of 4/ })).toHaveCount(4);
       expect(await sheetsOf(page)).toBe(4);
@@ -283,3 +283,48 @@ test("a layout with an error is not brought in; mended where it stands, it is", 
   await expect(page.getByRole("heading", { name: "spring" })).toBeVisible();
   expect(await garden.rows("select name from layout")).toEqual([{ name: "spring" }]);
 });
+
+test("houses are moved and pulled with the keys; one that would leave its stands outside is not", async ({ page, garden }) => {
+  const houseAt = async (name: string) => (await garden.rows<{ x: number; y: number; length: number; width: number }>("select x_m as x, y_m as y, length_m as length, width_m as width from house where name = $1", [name]))[0]!;
+  await page.goto("/place?view=garden");
+  await ready(page);
+  await page.getByRole("button", { name: "Move and pull" }).click();
+  const leanTo = page.getByRole("button", { name: /^House Lean-to/ });
+  await leanTo.focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(leanTo).toHaveAccessibleName(/8.5 m by 3 m, 16.5 m from the left/);
+  await page.keyboard.press("Enter");
+  await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
+  await page.keyboard.press("t");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/reaches out of the house/).first()).toBeVisible();
+  expect(await houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16, y: 0, length: 8, width: 3 });
+}); // prettier-ignore
+
+test("a graded line is measured by its zones, which are made as long as the weekly plants want", async ({ page, garden }) => {
+  await page.goto("/place");
+  await ready(page);
+  await page.getByRole("slider", { name: /Leaf bank/ }).focus();
+  await page.getByRole("button", { name: "Change Leaf bank" }).click();
+  const form = drawer(page);
+  for (const [zone, length, pitch, weeks] of [[1, "2 m", "10 cm", "2"], [2, "4 m", "20 cm", "3"]] as const) {
+    await form.getByRole("button", { name: "Add a zone" }).click();
+    await form.getByLabel(`Zone length ${zone}`).fill(length);
+    await form.getByLabel(`Zone pitch ${zone}`).fill(pitch);
+    await form.getByLabel(`Weeks in it ${zone}`).fill(weeks);
+  }
+  // 19 sites at 10 cm, 19 at 20 cm: the wide part takes less a week than the close part hands on.
+  await expect(form.getByText("sites: 36 × 38")).toBeVisible();
+  await expect(form.getByText(/Zone 2 takes 228 plants a week, zone 1 hands on 342/)).toBeVisible();
+  await form.getByLabel("Plants a week to the head of the lines").fill("180");
+  await expect(form.getByText(/Zone 1 wants 360 sites and has 684/)).toBeVisible();
+  await expect(form.getByText(/Zone 2 wants 540 sites and has 684/)).toBeVisible();
+  await form.getByRole("button", { name: "Make the zones so long" }).click();
+  await save(page);
+  const { spec } = await standAt(garden, "Leaf bank");
+  expect(spec).toMatchObject({ lineLengthM: 4.25, zones: [{ lengthM: 1.125, weeks: 2 }, { lengthM: 3.125, weeks: 3 }] });
+  await expect(page.getByRole("slider", { name: /Leaf bank: 36 lines/ })).toBeVisible();
+}); // prettier-ignore

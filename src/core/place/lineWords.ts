@@ -1,5 +1,5 @@
 import { traysOf } from "./kinds/racks";
-import { kindWords, type ShootsRack, type StandSpec, type TrayRack } from "./stand";
+import { kindWords, plural, type ShootsRack, type StandSpec, type TrayRack } from "./stand";
 import { standCounts } from "./standCounts";
 import { lineLabel } from "./standLayout";
 
@@ -43,7 +43,7 @@ function standLineWords(spec: StandSpec, lines: readonly number[]): string {
   const runs = runsOf(lines);
   const names = runs.map(([a, b]) => (a === b ? `${a + 1}` : `${a + 1}–${b + 1}`));
   const list = names.length > 1 ? `${names.slice(0, -1).join(", ")} and ${names.at(-1)}` : names[0]!;
-  return `${word}${lines.length > 1 ? "s" : ""} ${list}`;
+  return `${lines.length > 1 ? plural(word) : word} ${list}`;
 }
 
 /** Trays shelf by shelf: "shelf 5, trays 1–2; shelf 6, tray 1". */

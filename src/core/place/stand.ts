@@ -17,5 +17,8 @@ export interface PlacedStand {
   readonly spec: StandSpec;
 }
 
+/** More than one of a word: channels, benches. */
+export const plural = (word: string) => `${word}${/(?:ch|s|x)$/u.test(word) ? "es" : "s"}`;
+
 /** What a kind, its lines and its sites are called. */
 export const kindWords = (kind: StandSpec["kind"]) => STAND_MODELS[kind].words;

@@ -58,6 +58,8 @@ export const DIMENSIONS: Readonly<Record<Dimension, readonly Unit[]>> = {
   bore: [
     { symbol: "mm", aliases: [], factor: 1 },
     { symbol: "cm", aliases: [], factor: 10 },
+    { symbol: "m", aliases: ["metre", "metres", "meter", "meters"], factor: 1000 },
+    { symbol: "ft", aliases: ["'", "′", "foot", "feet"], factor: M_PER_FOOT * 1000, next: "in" },
     { symbol: "in", aliases: ['"', "″", "inch", "inches"], factor: M_PER_INCH * 1000 },
   ],
   area: [

@@ -1,6 +1,6 @@
 "use client";
 import { quantityText } from "@/core/units/format";
-import { kindWords } from "@/core/place/stand";
+import { kindWords, plural } from "@/core/place/stand";
 import { standFootprint } from "@/core/place/standLayout";
 import type { StandView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
@@ -28,18 +28,18 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
       <p className="sign my-3 text-5xl">
         <Why
           label="Sites"
-          how={`Sites of one ${words.line} times the ${words.line}s. Along a line: the length less both end margins, divided by the pitch, whole steps plus one; a millimetre short still counts.`}
+          how={`Sites of one ${words.line} times the ${plural(words.line)}. Along a line: the length less both end margins, divided by the pitch, whole steps plus one; a millimetre short still counts.`}
           inputs={[
-            [`${words.line}s`, String(counts.lines)],
-            [`${words.site}s on each`, String(counts.sitesPerLine)],
+            [plural(words.line), String(counts.lines)],
+            [`${plural(words.site)} on each`, String(counts.sitesPerLine)],
           ]}
         >
           {counts.sites}
         </Why>{" "}
-        <small className="text-2xl font-medium text-soft">{words.site}s</small>
+        <small className="text-2xl font-medium text-soft">{plural(words.site)}</small>
       </p>
       <p>
-        {counts.lines} {words.line}s of {counts.sitesPerLine}
+        {counts.lines} {plural(words.line)} of {counts.sitesPerLine}
         {grows && `; ${view.planted} taken today, ${counts.sites - view.planted} free`}
       </p>
       <table className="mt-4 w-full">

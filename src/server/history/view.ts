@@ -1,3 +1,5 @@
+import type { UnitPreferences } from "@/core/units/dimensions";
+import { inUnits } from "@/core/units/told";
 import type { GardenRows } from "../batches/season";
 import type { Db } from "../db/pool";
 import type { ViewQuery } from "../session/query";
@@ -35,6 +37,7 @@ export async function historyView(
   gardenId: number,
   asked: ViewQuery,
   rows: GardenRows,
+  units: UnitPreferences,
 ): Promise<{ readonly acts: readonly ActView[]; readonly next: number | null }> {
   const found = await changes(db, gardenId, {
     personId: asked.person ?? null,
@@ -60,7 +63,7 @@ export async function historyView(
       changes: told.slice(0, ROWS_OF_ACT).map((change) => ({
         id: change.id,
         does: change.before === null ? "made" : change.after === null ? "removed" : "changed",
-        title: titleOf(change, names),
+        title: inUnits(titleOf(change, names), units),
         parts: changedParts(change, names),
       })),
       more: Math.max(0, told.length - ROWS_OF_ACT),

@@ -6,7 +6,8 @@ import { solver } from "../solver/highs";
 
 let solve: SolveProgram;
 beforeAll(async () => {
-  solve = await solver();
+  // On a machine that does other things too: what is asked here is the plan, the bench asks for the time.
+  solve = await solver(30);
 });
 
 interface Case {

@@ -63,7 +63,7 @@ test("only the measures of a stand's own kind are asked for, and an unknown kind
     trayLengthM: 0.54,
     trayWidthM: 0.28,
     cellsPerTray: 84,
-    cellMl: 25,
+    cellL: 0.025,
     aisleM: 0.8,
   };
   expect(errorsOf(standSchema, { ...stand, spec: rack })).toEqual({});

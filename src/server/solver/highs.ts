@@ -10,15 +10,18 @@ export function highs(): Promise<Highs> {
   return (loaded ??= highsLoader());
 }
 
-/** Seconds that an integer program may take before its best plan so far is taken. */
 const INTEGER_SECONDS = 1.2;
 
-/** Solves programs in the LP text format. @throws Error when one has no solution: what asks makes none such */
-export async function solver(): Promise<SolveProgram> {
+/**
+ * Solves programs in the LP text format. @throws Error when one has no solution: what asks makes none such
+ *
+ * @param integerSeconds that an integer program may take before its best plan so far is taken
+ */
+export async function solver(integerSeconds = INTEGER_SECONDS): Promise<SolveProgram> {
   const instance = await highs();
   return (text) => {
     const whole = text.includes("\nGeneral\n");
-    const solution = instance.solve(text, whole ? { time_limit: INTEGER_SECONDS, mip_rel_gap: 0 } : {});
+    const solution = instance.solve(text, whole ? { time_limit: integerSeconds, mip_rel_gap: 0 } : {});
     const values = Object.fromEntries(Object.entries(solution.Columns).map(([name, column]) => [name, "Primal" in column ? (column.Primal as number) : 0])); // prettier-ignore
     const duals = whole ? {} : Object.fromEntries(solution.Rows.map((row) => ("Dual" in row ? [row.Name, row.Dual as number] : ["", 0]))); // prettier-ignore
     if (solution.Status !== "Optimal" && solution.Status !== "Time limit reached")

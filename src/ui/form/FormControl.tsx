@@ -22,7 +22,7 @@ export function FormControl({ spec }: { spec: FieldSpec }) {
       }
     >
       {spec.type === "rows" ? (
-        <RowsControl spec={spec} error={error} />
+        <RowsControl spec={spec} error={ownMessage(getFieldState(spec.name, formState).error)} />
       ) : (
         <Controller
           name={spec.name}
@@ -200,6 +200,12 @@ function WeekdaysControl({ spec, field, error }: ControlProps) {
 }
 
 /** The message of a field, or the first one of its parts: a list of months has its errors month by month. */
+/** What is wrong with a list as a whole; its rows say for themselves what is wrong with them. */
+function ownMessage(error: unknown): string | undefined {
+  const { message, root } = (error ?? {}) as { message?: string; root?: { message?: string } };
+  return message ?? root?.message;
+}
+
 function messageIn(error: unknown): string | undefined {
   if (typeof error !== "object" || error === null) return undefined;
   if ("message" in error && typeof error.message === "string") return error.message;

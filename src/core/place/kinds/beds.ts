@@ -122,7 +122,7 @@ export const DRIP_BEDS: StandModel<DripBeds> = {
   materials: (spec) => {
     const laterals = spec.lines * spec.lateralsPerBed;
     return [
-      { item: `drip line, emitters every ${Math.round(spec.emitterSpacingM * 1000)} mm`, quantity: laterals * spec.lineLengthM, unit: "m" },
+      { item: `drip line, emitters every ${told(Math.round(spec.emitterSpacingM * 1000), "bore")}`, quantity: laterals * spec.lineLengthM, unit: "m" },
       pieces("drip line start", laterals),
       pieces("drip line end", laterals),
       pieces("drip line stake", laterals * (Math.floor(spec.lineLengthM) + 1)),

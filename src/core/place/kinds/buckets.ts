@@ -1,3 +1,4 @@
+import { told } from "../../units/told";
 import { ACCESS, AISLE, LINES_PER_VALVE, MIX, count, mixLitres, number, parallelLines, pieces, points, reachWarnings, valves, type MixPart } from "./shared"; // prettier-ignore
 import type { PointM, StandCounts, StandModel } from "./model";
 
@@ -94,12 +95,12 @@ export const BUCKET_LINE: StandModel<BucketLine> = {
     const buckets = spec.lines * spec.bucketsPerLine;
     const emitters = buckets * spec.emittersPerBucket;
     return [
-      pieces(`bucket, ${spec.bucketVolumeL} L`, buckets),
+      pieces(`bucket, ${told(spec.bucketVolumeL, "volume")}`, buckets),
       ...mixLitres(buckets * spec.bucketVolumeL, spec.mix),
-      pieces(`emitter, ${spec.emitterFlowLph} L/h`, emitters),
+      pieces(`emitter, ${told(spec.emitterFlowLph, "flow")}`, emitters),
       { item: "spaghetti tube", quantity: emitters * TUBE_PER_EMITTER_M, unit: "m" },
       pieces("emitter stake", emitters),
-      { item: "lateral tube, 16 mm", quantity: spec.lines * spec.bucketsPerLine * spec.bucketSpacingM, unit: "m" },
+      { item: `lateral tube, ${told(16, "bore")}`, quantity: spec.lines * spec.bucketsPerLine * spec.bucketSpacingM, unit: "m" },
       pieces("lateral end", spec.lines),
       pieces("string with clips", spec.lines * spec.bucketsPerLine * spec.plantsPerBucket),
       valves(spec.lines, spec.linesPerValve),

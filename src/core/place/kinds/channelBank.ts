@@ -133,8 +133,8 @@ function water(spec: ChannelBank): StandWater {
 
 function materials(spec: ChannelBank): MaterialNeed[] {
   const { lines, lineLengthM, holeMm } = spec;
-  const sizeMm = (metres: number) => Math.round(metres * 1000);
-  const channel = spec.section === "round" ? `pipe, ${sizeMm(spec.channelWidthM)} mm bore` : `channel, ${sizeMm(spec.channelWidthM)} × ${sizeMm(spec.channelDepthM)} mm`; // prettier-ignore
+  const size = (metres: number) => told(Math.round(metres * 1000), "bore");
+  const channel = spec.section === "round" ? `pipe, ${size(spec.channelWidthM)} bore` : `channel, ${size(spec.channelWidthM)} × ${size(spec.channelDepthM)}`; // prettier-ignore
   const supports = supportHeights(lineLengthM, spec.supportSpacingM, spec.fallOneIn, spec.outletHeightM).length;
   const plants = counts(spec).sites;
   return [
@@ -143,7 +143,7 @@ function materials(spec: ChannelBank): MaterialNeed[] {
     pieces("drain elbow", lines),
     pieces("inlet tube", lines),
     valves(lines, spec.linesPerValve),
-    pieces(`net cup, ${holeMm} mm`, plants),
+    pieces(`net cup, ${told(holeMm, "bore")}`, plants),
     pieces("plug", plants),
     pieces("support", lines * supports),
   ];

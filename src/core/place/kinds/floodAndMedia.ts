@@ -1,3 +1,4 @@
+import { told } from "../../units/told";
 import { floodBench } from "../heldWater";
 import { webBetweenHoles } from "../lineSites";
 import { raftPoints, raftSites, type Packing, type RaftShape } from "../raft";
@@ -116,7 +117,7 @@ export const FLOOD_BENCH: StandModel<FloodBenches> = {
     how: "One flood × the benches that are flooded at once: it all comes back.",
   }),
   materials: (spec) => [
-    pieces(`pot, ${spec.potMm} mm`, raftSites(shape(spec)).sites * spec.lines),
+    pieces(`pot, ${told(spec.potMm, "bore")}`, raftSites(shape(spec)).sites * spec.lines),
     { item: "bench tray", quantity: spec.lines * spec.lineLengthM * spec.bedWidthM, unit: "m²" },
     pieces("fill and drain fitting", spec.lines),
     pieces("overflow fitting", spec.lines),

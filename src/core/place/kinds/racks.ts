@@ -17,7 +17,7 @@ interface Shelves {
 export interface TrayRack extends Shelves {
   readonly kind: "tray-rack";
   readonly cellsPerTray: number;
-  readonly cellMl: number;
+  readonly cellL: number;
 }
 
 /** Racks for shoots or fodder, sown broadcast: a tray is a line and one position. */
@@ -116,9 +116,9 @@ const STRETCH = {
 export const TRAY_RACK: StandModel<TrayRack> = {
   words: { name: "Tray rack", line: "tray", site: "cell", about: "Plug trays on shelves: where plants begin.", caution: ["Lamps and heat mats stand near water here.", "Wiring is for a licensed electrician, behind a residual-current breaker as local codes ask."] },
   example: {
-    kind: "tray-rack", racks: 1, shelvesPerRack: 4, shelfLengthM: 1.2, shelfWidthM: 0.6, trayLengthM: 0.54, trayWidthM: 0.28, cellsPerTray: 84, cellMl: 25, aisleM: 0.8,
+    kind: "tray-rack", racks: 1, shelvesPerRack: 4, shelfLengthM: 1.2, shelfWidthM: 0.6, trayLengthM: 0.54, trayWidthM: 0.28, cellsPerTray: 84, cellL: 0.025, aisleM: 0.8,
   },
-  measures: [...SHELF_MEASURES, count("cellsPerTray", "Cells in a tray", 2000), number("cellMl", "Cell volume, mL", "ratio", 0.1, 5000), AISLE],
+  measures: [...SHELF_MEASURES, count("cellsPerTray", "Cells in a tray", 2000), number("cellL", "Cell volume", "dose", 0.0001, 5), AISLE],
   stretch: STRETCH,
   counts: rackCounts,
   layout,
@@ -129,7 +129,7 @@ export const TRAY_RACK: StandModel<TrayRack> = {
     const { trays, cells } = traysOf(spec);
     return [
       pieces(`plug tray, ${spec.cellsPerTray} cells`, trays),
-      { item: "sowing mix", quantity: (cells * spec.cellMl) / 1000, unit: "L" },
+      { item: "sowing mix", quantity: cells * spec.cellL, unit: "L" },
       pieces("tray label", trays),
     ];
   },

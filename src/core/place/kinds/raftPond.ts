@@ -1,7 +1,7 @@
 import { webBetweenHoles } from "../lineSites";
 import { raftPoints, raftSites, type Packing, type RaftShape } from "../raft";
 import { trayRack } from "../trayRack";
-import { ACCESS, AISLE, EDGE_MARGIN, LINES_PER_VALVE, PACKING, count, number, pieces, pitch, reachWarnings, thinWebWarning, valves } from "./shared"; // prettier-ignore
+import { ACCESS, AISLE, EDGE_MARGIN, PACKING, count, number, pieces, pitch, reachWarnings, thinWebWarning, valves } from "./shared"; // prettier-ignore
 import type { RectM, StandLayout, StandModel } from "./model";
 import { told } from "../../units/told";
 
@@ -77,7 +77,7 @@ export const RAFT_POND: StandModel<RaftPond> = {
     number("holeMm", "Hole", "bore", 1, 1000),
     AISLE,
     ACCESS,
-    LINES_PER_VALVE,
+    count("linesPerValve", "Ponds on one valve", 500),
     number("pondFlowLph", "Flow of a pond", "flow", 0, 100_000),
   ],
   stretch: { along: { measure: "pondLengthM", by: "length" }, across: { measure: "ponds", by: "count" } },
@@ -113,11 +113,11 @@ export const RAFT_POND: StandModel<RaftPond> = {
     const sites = raftPoints(shape(spec));
     return traysLengthwise === traysPerShelf ? sites : sites.map(({ xM, yM }) => ({ xM: yM, yM: xM }));
   },
-  flow: (spec) => ({
-    lineFlowLph: spec.pondFlowLph / Math.max(1, raftsOf(spec).traysPerShelf),
-    linesPerValve: spec.linesPerValve,
-    limited: false,
-  }),
+  // A raft is a line, a pond has the pipe: its rafts share its flow and open together.
+  flow: (spec) => {
+    const rafts = Math.max(1, raftsOf(spec).traysPerShelf);
+    return { lineFlowLph: spec.pondFlowLph / rafts, linesPerValve: spec.linesPerValve * rafts, limited: false };
+  },
   water: (spec) => ({
     heldL: spec.ponds * spec.pondLengthM * spec.pondWidthM * spec.waterDepthM * 1000,
     drainBackL: 0,
@@ -128,8 +128,8 @@ export const RAFT_POND: StandModel<RaftPond> = {
     const sites = raftSites(shape(spec)).sites * rafts.trays;
     const wallM = spec.waterDepthM + 0.1;
     return [
-      pieces(`raft, ${spec.raftLengthM} × ${spec.raftWidthM} m`, rafts.trays),
-      pieces(`net cup, ${spec.holeMm} mm`, sites),
+      pieces(`raft, ${told(spec.raftLengthM, "length")} × ${told(spec.raftWidthM, "length")}`, rafts.trays),
+      pieces(`net cup, ${told(spec.holeMm, "bore")}`, sites),
       pieces("plug", sites),
       { item: "liner", quantity: spec.ponds * (spec.pondLengthM + 2 * wallM) * (spec.pondWidthM + 2 * wallM), unit: "m²" },
       pieces("overflow fitting", spec.ponds),

@@ -1,6 +1,8 @@
 "use client";
 import type { MaterialLine } from "@/core/place/layout/materials";
+import { fromBase, preferredUnit, type Dimension } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
+import { inUnits } from "@/core/units/told";
 import { saveMaterial, saveSpare } from "@/server/place/benchActions";
 import { CommitField } from "@/ui/CommitField";
 import { Empty } from "@/ui/Empty";
@@ -24,6 +26,10 @@ export function Materials({ lines, spareShare, houses, house }: MaterialsProps) 
   const mayPlan = useMay("plan");
   const material = useCommand(saveMaterial, { done: "Shelf saved" });
   const spare = useCommand(saveSpare, { done: "Spare saved" });
+  const dimensionOf = (unit: MaterialLine["unit"]): Dimension => (unit === "m" ? "length" : unit === "L" ? "volume" : unit === "m²" ? "area" : "ratio");
+  /** Prices are kept for the inside unit and shown for the garden's own. */
+  const priceFactor = (unit: MaterialLine["unit"]) => 1 / fromBase(1, preferredUnit(dimensionOf(unit), units));
+  const name = (item: string) => inUnits(item, units);
   const amount = (quantity: number, unit: MaterialLine["unit"]) => unit === "m" ? quantityText(quantity, "length", units) : unit === "L" ? quantityText(quantity, "volume", units) : unit === "m²" ? quantityText(quantity, "area", units) : formatNumber(quantity);
   const commit = async (line: MaterialsProps["lines"][number], change: { onHand?: number; priceEach?: number }) => {
     const result = await material.run({ item: line.item, onHand: line.onHand, priceEach: line.priceEach, ...change });
@@ -61,19 +67,19 @@ export function Materials({ lines, spareShare, houses, house }: MaterialsProps) 
             <tbody>
               {lines.map((line) => (
                 <tr key={line.item} className="border-t border-rule">
-                  <th scope="row" className="py-0.5 text-left font-normal">{line.item}{line.unit === "pieces" ? "" : <small className="text-soft"> by the {line.unit}</small>}</th>
+                  <th scope="row" className="py-0.5 text-left font-normal">{name(line.item)}{line.unit === "pieces" ? "" : <small className="text-soft"> by the {preferredUnit(dimensionOf(line.unit), units).symbol}</small>}</th>
                   <td className="text-right">{amount(line.quantity, line.unit)}</td>
                   <td className="text-right">{amount(line.withSpare, line.unit)}</td>
                   <td className="text-right">
-                    {mayPlan ? <CommitField bare label={`${line.item}, on hand`} dimension="ratio" value={line.onHand} onCommit={(onHand) => commit(line, { onHand })} /> : formatNumber(line.onHand, 1)}
+                    {mayPlan ? <CommitField bare label={`${name(line.item)}, on hand`} dimension={dimensionOf(line.unit)} value={line.onHand} onCommit={(onHand) => commit(line, { onHand })} /> : amount(line.onHand, line.unit)}
                   </td>
                   <td className="figure text-right">
-                    <Why label={`To buy: ${line.item}`} how="Needed, with the spare and rounded up, less what is on hand." inputs={[["needed", amount(line.quantity, line.unit)], ["with the spare", amount(line.withSpare, line.unit)], ["on hand", amount(line.onHand, line.unit)]]}>
+                    <Why label={`To buy: ${name(line.item)}`} how="Needed, with the spare and rounded up, less what is on hand." inputs={[["needed", amount(line.quantity, line.unit)], ["with the spare", amount(line.withSpare, line.unit)], ["on hand", amount(line.onHand, line.unit)]]}>
                       {amount(line.toBuy, line.unit)}
                     </Why>
                   </td>
                   <td className="text-right">
-                    {mayPlan ? <CommitField bare label={`${line.item}, price of one`} dimension="money" value={line.priceEach} onCommit={(priceEach) => commit(line, { priceEach })} /> : formatNumber(line.priceEach, 2)}
+                    {mayPlan ? <CommitField bare label={`${name(line.item)}, price of one`} dimension="money" value={Number((line.priceEach * priceFactor(line.unit)).toPrecision(8))} onCommit={(price) => commit(line, { priceEach: price / priceFactor(line.unit) })} /> : formatNumber(line.priceEach * priceFactor(line.unit), 2)}
                   </td>
                   <td className="text-right">{line.cost > 0 ? quantityText(line.cost, "money", units) : "–"}</td>
                 </tr>
@@ -87,9 +93,7 @@ export function Materials({ lines, spareShare, houses, house }: MaterialsProps) 
             </tfoot>
           </table>
           </div>
-          <p className="mt-2 text-sm text-soft">
-            On hand and prices are by the piece, {units.system === "us" ? "by the metre, square metre or litre inside" : "the metre, the square metre or the litre"}, as the item says.
-          </p>
+          <p className="mt-2 text-sm text-soft">Prices are for a piece, or for what the item is sold by.</p>
           <PrintButton label="Print" />
         </>
       )}

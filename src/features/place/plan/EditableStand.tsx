@@ -9,7 +9,8 @@ import type { StandView } from "@/server/place/view";
 import { useUnits } from "@/ui/units";
 import { namePlace } from "../PlanDrawing";
 import { StandShape } from "./StandShape";
-import { nudgedSize, type PlanEdit } from "./usePlanEdit";
+import { nudgedSize } from "./standMoves";
+import type { PlanEdit } from "./usePlanEdit";
 
 /** Nearer than this on the screen, an edge is meant to come to rest, in px. */
 const REACH_PX = 8;

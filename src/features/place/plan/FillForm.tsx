@@ -4,6 +4,7 @@ import { STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds
 import { fillHouse, largestFree, USUAL_RULES, type FillRules } from "@/core/place/layout/fillHouse";
 import { houseOptions } from "@/core/place/layout/houseOptions";
 import { standFootprint } from "@/core/place/standLayout";
+import { plural } from "@/core/place/stand";
 import { standWater } from "@/core/place/standWater";
 import { quantityText } from "@/core/units/format";
 import type { PoolRow, Stand } from "@/server/place/queries";
@@ -14,7 +15,7 @@ import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
-import { nextName } from "./usePlanEdit";
+import { nextName } from "./standMoves";
 import type { PlanStore } from "./planStore";
 
 export interface FillFormProps {
@@ -87,7 +88,7 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
                 </button>
               </th>
               <td className="figure text-right">
-                {option.filling.sites} <small>{STAND_MODELS[option.kind].words.site}s</small>
+                {option.filling.sites} <small>{plural(STAND_MODELS[option.kind].words.site)}</small>
               </td>
               <td className="text-right">{option.perM2OfHouse.toFixed(1)}</td>
               <td className="text-right">{option.heldL > 0 ? quantityText(option.heldL, "volume", units) : "–"}</td>
@@ -132,7 +133,7 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
       </div>
       {filling && (
         <p className="mt-3 border-l-[6px] border-leaf bg-leaf-pale px-3 py-2" role="status">
-          <span className="figure">{filling.sites}</span> {words.site}s: {filling.lines} {words.line}s in {filling.stands.length}{" "}
+          <span className="figure">{filling.sites}</span> {plural(words.site)}: {filling.lines} {plural(words.line)} in {filling.stands.length}{" "}
           {filling.stands.length === 1 ? "stand" : "stands"}
           {filling.stands.some(({ spec }) => standWater(spec).drainBackL > 0) && `, ${quantityText(filling.stands.reduce((sum, { spec }) => sum + standWater(spec).drainBackL, 0), "volume", units)} run back`}
           {filling.aisleRaised && `; the aisle is made ${quantityText(LEAST_AISLE_M, "length", units)}`}
@@ -140,7 +141,7 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
       )}
       <div className="mt-3 border-t border-rule pt-3">
         <Button look="strong" disabled={busy || !filling || filling.sites === 0 || poolId === 0} onClick={() => void fill()}>
-          {filling && filling.sites > 0 ? `Fill with ${filling.lines} ${words.line}s` : "Nothing fits"}
+          {filling && filling.sites > 0 ? `Fill with ${filling.lines} ${plural(words.line)}` : "Nothing fits"}
         </Button>
         {poolId === 0 && <p className="mt-2 text-sm">Name a pool first: a stand serves one.</p>}
       </div>

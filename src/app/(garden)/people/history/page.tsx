@@ -19,7 +19,7 @@ export default async function HistoryPage({
   const { rows } = await season();
   const { people, view } = await read(async (db, who) => ({
     people: await members(db, who.gardenId),
-    view: await historyView(db, who.gardenId, asked, rows),
+    view: await historyView(db, who.gardenId, asked, rows, who.units),
   }));
   return (
     <Station title="History" facts="who changed what, and what stood there before" tabs={peopleTabs("history")}>
