@@ -45,6 +45,13 @@ test("axe finds nothing in forms, cards and answers", async ({ page }) => {
   await ready(page);
   await page.locator("button[data-batch]").filter({ hasText: "Batavia" }).last().click();
   await clean("batch card");
+  await page.goto("/place");
+  await ready(page);
+  await page.getByRole("button", { name: "Move and pull" }).click();
+  await page.locator('[data-stand="Leaf bank"]').focus();
+  await clean("plan being worked on");
+  await page.getByRole("button", { name: "Fill …" }).click();
+  await clean("kinds compared");
 });
 
 test.describe("on a phone", () => {

@@ -118,6 +118,54 @@ test.describe("in a new garden", () => {
   }); // prettier-ignore
 });
 
+test.describe("in a new garden, with the keyboard alone", () => {
+  test.use({ template: "bare_template", as: "keeper" });
+
+  test("a house is entered, filled and counted, and its legs are planned", async ({ page, garden }) => {
+    const press = async (name: RegExp) => {
+      await tabTo(page, name);
+      await page.keyboard.press("Enter");
+    };
+    const type = async (label: RegExp, text: string) => {
+      await tabTo(page, label);
+      await page.keyboard.press("Control+a");
+      await page.keyboard.type(text);
+    };
+    await page.goto("/place");
+    await ready(page);
+    await press(/^Enter a house$/);
+    await type(/^Name$/, "Hoop house");
+    await press(/^Save$/);
+    await expect(drawer(page)).toBeHidden();
+    await press(/^New pool$/);
+    await type(/^Name$/, "Leaf");
+    await press(/^Save$/);
+    await expect(drawer(page)).toBeHidden();
+    await press(/^How many plants could I grow here\?$/);
+    await press(/^Raft pond$/);
+    await expect(drawer(page).getByRole("status")).toContainText("rafts in");
+    await press(/^Channel bank$/);
+    await press(/^Fill with \d+ channels$/);
+    await expect(drawer(page)).toBeHidden();
+    await tabTo(page, /^Channel bank: \d+ lines, \d+ sites/);
+    await page.keyboard.press("ArrowDown");
+    await expect(page.getByText("Channel bank, channel 2")).toBeVisible();
+    const scale = page.locator("[aria-hidden]").filter({ hasText: /^\d+(\.\d+)? m$/ });
+    const far = await scale.textContent();
+    for (let times = 0; times < 8; times++) await page.keyboard.press("+");
+    await expect(scale).not.toHaveText(far!);
+
+    await page.goto("/place/bench");
+    await ready(page);
+    await press(/^Channel bank, legs$/);
+    await press(/^Save$/);
+    await expect(drawer(page)).toBeHidden();
+    await press(/^Plan the cuts$/);
+    await expect(page.getByText(/^Proved best/)).toBeVisible();
+    expect(await garden.rows("select plan ->> 'proved' as proved from cut_list")).toEqual([{ proved: "true" }]);
+  });
+});
+
 test("on the drawing a stand is moved, pulled and turned by mouse; what would not fit is not moved; all is undone", async ({ page, garden }) => {
   await page.goto("/place");
   await ready(page);

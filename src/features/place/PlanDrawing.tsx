@@ -47,60 +47,62 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDra
   const pxPerM = 2 ** zoom.level;
   return (
     <div className="relative">
-      <svg
-        ref={svg}
-        viewBox={`${seen.xM} ${seen.yM} ${seen.lengthM} ${seen.widthM}`}
-        className={`w-full touch-none border border-rule bg-sheet ${low ? "max-h-[42vh]" : "max-h-[56vh]"}`}
-        aria-label={home ? `Plan of ${home.house.name}` : "Plan of the garden"}
-        role="group"
-      >
-        <g ref={layer} className="group/plan">
-          {houses.map((view) => (
-            <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
-              {edit?.saveHouse ? (
-                <EditableHouse
-                  house={view.house}
-                  others={houses.filter((one) => one !== view).map(({ house }) => house)}
-                  pxPerM={pxPerM}
-                  layer={layer}
-                  save={edit.saveHouse}
-                  onSaved={edit.did}
-                />
-              ) : (
-                <HouseOutline house={view.house} pxPerM={pxPerM} />
-              )}
-              {view.stands.map((stand) =>
-                edit ? (
-                  <EditableStand
-                    key={stand.stand.id}
-                    view={stand}
+      <div className="relative">
+        <svg
+          ref={svg}
+          viewBox={`${seen.xM} ${seen.yM} ${seen.lengthM} ${seen.widthM}`}
+          className={`w-full touch-none border border-rule bg-sheet ${low ? "max-h-[42vh]" : "max-h-[56vh]"}`}
+          aria-label={home ? `Plan of ${home.house.name}` : "Plan of the garden"}
+          role="group"
+        >
+          <g ref={layer} className="group/plan">
+            {houses.map((view) => (
+              <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
+                {edit?.saveHouse ? (
+                  <EditableHouse
                     house={view.house}
-                    edit={edit}
-                    level={zoom.level}
+                    others={houses.filter((one) => one !== view).map(({ house }) => house)}
+                    pxPerM={pxPerM}
                     layer={layer}
+                    save={edit.saveHouse}
+                    onSaved={edit.did}
                   />
                 ) : (
-                  <ReadableStand
-                    key={stand.stand.id}
-                    view={stand}
-                    level={zoom.level}
-                    focusLine={focus?.standId === stand.stand.id ? focus.line : null}
-                    onFocus={onFocus}
-                    onZoom={(spot, closer) =>
-                      zoom.at({ xM: view.house.xM + spot.xM, yM: view.house.yM + spot.yM }, closer)
-                    }
-                  />
-                ),
-              )}
-            </g>
-          ))}
-        </g>
-      </svg>
-      <div
-        ref={bar}
-        aria-hidden
-        className="pointer-events-none absolute bottom-0.5 right-3 border-x-2 border-b-2 border-ink pb-0.5 text-center text-xs leading-tight"
-      />
+                  <HouseOutline house={view.house} pxPerM={pxPerM} />
+                )}
+                {view.stands.map((stand) =>
+                  edit ? (
+                    <EditableStand
+                      key={stand.stand.id}
+                      view={stand}
+                      house={view.house}
+                      edit={edit}
+                      level={zoom.level}
+                      layer={layer}
+                    />
+                  ) : (
+                    <ReadableStand
+                      key={stand.stand.id}
+                      view={stand}
+                      level={zoom.level}
+                      focusLine={focus?.standId === stand.stand.id ? focus.line : null}
+                      onFocus={onFocus}
+                      onZoom={(spot, closer) =>
+                        zoom.at({ xM: view.house.xM + spot.xM, yM: view.house.yM + spot.yM }, closer)
+                      }
+                    />
+                  ),
+                )}
+              </g>
+            ))}
+          </g>
+        </svg>
+        <div
+          ref={bar}
+          aria-hidden
+          className="pointer-events-none absolute bottom-0.5 right-3 border-x-2 border-b-2 border-ink pb-0.5 text-center text-xs leading-tight"
+        />
+      </div>
       <div className="no-print mt-1 flex justify-end gap-1 sm:absolute sm:bottom-full sm:right-0 sm:mb-1">
         <Button aria-label="Closer" className="!px-2" onClick={zoom.closer}>
           <ZoomIn aria-hidden />

@@ -8,7 +8,7 @@ import { inUnits } from "@/core/units/told";
 import { gardenRows, seasonFor, type GardenRows } from "../batches/season";
 import { NotFoundError, type Db } from "../db/pool";
 import { refuseStale, removeRow, saveRow } from "../db/save";
-import { command, RefusedError } from "../session/command";
+import { command, InputError, RefusedError } from "../session/command";
 import type { Session } from "../session/session";
 import { rainNormals } from "../water/queries";
 import { adoptedRows, adoptionOf, type Adoption } from "./adoption";
@@ -38,7 +38,7 @@ export const importLayout = command("plan", importLayoutSchema, async (db, { nam
   const { loops } = await gardenRows(db, who.gardenId);
   const read = parsedLayout(layoutTextInSvg(text) ?? text, loops.map((loop) => loop.name)); // prettier-ignore
   if (read.kind === "faults")
-    throw new RefusedError(inUnits(read.faults.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join("\n"), who.units), "text"); // prettier-ignore
+    throw new InputError({ text: inUnits(read.faults.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join("\n"), who.units) }); // prettier-ignore
   return saveRow(db, "layout", who.gardenId, null, { name, document: { ...read.layout, name } });
 });
 

@@ -53,7 +53,8 @@ export function openCommand<Input, Value = undefined>(
   return (input) => answered(async () => ({ ok: true, value: await work(checkedInput(schema, input)) }));
 }
 
-class InputError extends Error {
+/** Fields that need another look, each with its reason. */
+export class InputError extends Error {
   constructor(readonly fields: Readonly<Record<string, string>>) {
     super("Not saved: some fields need another look.");
   }

@@ -69,7 +69,10 @@ export function choice(label: string, ...values: readonly (string | number)[]): 
   return Joi.valid(...values)
     .required()
     .label(label)
-    .messages({ "any.only": `${label} must be one of ${values.join(", ")}` });
+    .messages({
+      "any.only": `${label} must be one of ${values.join(", ")}`,
+      "any.required": `${label} is missing; it must be one of ${values.join(", ")}`,
+    });
 }
 
 /** A row of the garden. */

@@ -45,7 +45,8 @@ export function AdoptForm({ chosen, onDone }: { chosen: ChosenLayout; onDone: ()
             {adoption.displaced.length === 1 ? "One stay of a batch" : `${adoption.displaced.length} stays of batches`} would
             not fit any more. None is lost: they stand above capacity in the season until you move them.
           </p>
-          <table className="mt-2 w-full text-sm">
+          <div className="mt-2 max-h-[48vh] overflow-y-auto border-b border-rule">
+          <table className="w-full text-sm">
             <thead className="text-left text-soft">
               <tr>
                 <th className="font-normal">Batch</th>
@@ -71,6 +72,7 @@ export function AdoptForm({ chosen, onDone }: { chosen: ChosenLayout; onDone: ()
               ))}
             </tbody>
           </table>
+          </div>
         </section>
       )}
       <div className="mt-4 border-t border-rule pt-3">

@@ -36,7 +36,9 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
   const [clearance, setClearance] = useState<QuantityValue>(USUAL_RULES.clearanceM);
   const [aisle, setAisle] = useState<QuantityValue>(null);
   const [insisted, setInsisted] = useState(false);
-  const [poolId, setPoolId] = useState(pools[0]?.id ?? 0);
+  const [chosenPool, setPoolId] = useState<number | null>(null);
+  // A pool that was named a moment ago may come in after the form has opened.
+  const poolId = chosenPool ?? pools[0]?.id ?? 0;
   const [loopId, setLoopId] = useState<number | null>(null);
   const { run, busy } = useCommand(store.addStands, { done: "The house is filled" });
   const clearanceM = typeof clearance === "number" && clearance >= 0 && clearance < 50 ? clearance : USUAL_RULES.clearanceM; // prettier-ignore

@@ -136,7 +136,7 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
       <Drawer
         open={editing?.what === "stand" || editing?.what === "new-stand"}
         onClose={close}
-        title={editing?.what === "stand" ? "Change the stand" : "New stand"}
+        title={editing?.what === "stand" ? "Change the stand" : `New stand in ${inHouse?.house.name ?? "the house"}`}
       >
         {inHouse && (
           <StandForm
