@@ -31,7 +31,7 @@ export interface HousePlanProps {
 type Editing =
   StandEditing | { readonly what: "house" | "new-house" | "new-pool" } | { readonly what: "pool"; readonly id: number };
 
-const LIVE: PlanStore = { saveStand, addStands, removeStand, saveHouse };
+const LIVE: PlanStore = { name: "", saveStand, addStands, removeStand, saveHouse };
 
 /** The garden as it stands: its houses to choose from, the plan, and the pools that its stands serve. */
 export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: HousePlanProps) {

@@ -1,22 +1,16 @@
 "use client";
 import { House as HouseIcon, Maximize, ZoomIn, ZoomOut } from "lucide-react";
 import { useCallback, useRef } from "react";
-import { standFootprint, type RectM } from "@/core/place/standLayout";
-import type { Stand } from "@/server/place/queries";
+import type { RectM } from "@/core/place/standLayout";
 import type { HouseView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
 import { EditableHouse } from "./plan/EditableHouse";
 import { EditableStand } from "./plan/EditableStand";
 import { HouseOutline } from "./plan/HouseOutline";
+import type { LineFocus } from "./plan/lineFocus";
 import { ReadableStand } from "./plan/ReadableStand";
 import { usePlanZoom } from "./plan/usePlanZoom";
 import type { PlanEdit } from "./plan/usePlanEdit";
-
-/** The line looked at. */
-export interface LineFocus {
-  readonly standId: number;
-  readonly line: number;
-}
 
 const MARGIN_M = 0.9;
 /** More than this is not drawn anew sixty times a second without a graphics card. */
@@ -139,19 +133,4 @@ function showScale(bar: HTMLDivElement, metresAcross: number) {
   const lengthM = BAR_LENGTHS_M.findLast((candidate) => candidate < metresAcross / 5) ?? BAR_LENGTHS_M[0]!;
   bar.style.width = `${(lengthM / metresAcross) * 100}%`;
   bar.textContent = `${lengthM} m`;
-}
-
-/** Letters of the sign face are about so wide as a share of their height. */
-const LETTER_WIDTH = 0.42;
-const LEAST_NAME_PX = 8;
-
-/** Where the name of a stand is written, and how large, so that it fits and can be read; 0 from too far away. */
-export function namePlace(stand: Stand, pxPerM: number) {
-  const foot = standFootprint(stand);
-  const roomM = Math.max(foot.lengthM * 1.3, 0.5);
-  const sizeM = Math.min(0.6, Math.max(0.04, 14 / pxPerM), roomM / (stand.name.length * LETTER_WIDTH));
-  const shownM = sizeM * pxPerM * 1.4 < LEAST_NAME_PX ? 0 : sizeM;
-  // Under the wall there is no room for it: then it stands below.
-  const nameYM = foot.yM > 1.2 * sizeM ? foot.yM - sizeM * 0.3 : foot.yM + foot.widthM + sizeM;
-  return { foot, sizeM: shownM, nameYM };
 }

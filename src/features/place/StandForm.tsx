@@ -66,6 +66,7 @@ export function StandForm({ stand, house, others, pools, loops, store, onDone }:
       fields={fields}
       defaults={defaults}
       action={store.saveStand}
+      place={store.name}
       saved="Stand saved"
       onDone={onDone}
       aside={stand && <RemoveButton what={stand.name} action={store.removeStand} id={stand.id} onDone={onDone} />}

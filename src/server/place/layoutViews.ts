@@ -1,15 +1,8 @@
-import { densities } from "@/core/place/density";
-import { houseClashes, narrowWays } from "@/core/place/houseChecks";
 import type { LayoutDocument } from "@/core/place/layout/document";
 import { LAYOUT_FORMAT, LAYOUT_VERSION } from "@/core/place/layout/document";
-import { standGroundM2 } from "@/core/place/layout/compare";
-import { standChecks } from "@/core/place/standChecks";
-import { standCounts } from "@/core/place/standCounts";
-import { standWater } from "@/core/place/standWater";
-import { inUnits } from "@/core/units/told";
 import type { GardenRows, Season } from "../batches/season";
 import type { House, PoolRow, Stand } from "./queries";
-import type { HouseView } from "./view";
+import { houseView, type HouseView } from "./view";
 
 /** The garden as it stands, as a layout. */
 export function liveLayout(rows: GardenRows, name: string): LayoutDocument {
@@ -48,27 +41,13 @@ export function layoutRows(layout: LayoutDocument, version: number, loops: Garde
 
 /** The houses of a layout put by, counted; nothing grows there. */
 export function layoutHouseViews(rows: LayoutRows, { who, rows: garden }: Season): HouseView[] {
-  return rows.houses.map((house) => {
-    const own = rows.stands.filter((stand) => stand.houseId === house.id);
-    return {
-      house,
-      clashes: inUnits(houseClashes(house, own).map(({ message }) => message), who.units),
-      narrow: inUnits(narrowWays(own), who.units),
-      stands: own.map((stand) => {
-        const counts = standCounts(stand.spec);
-        const more = standChecks(stand.spec, { latitudeDeg: who.latitudeDeg, rootCrops: [] });
-        return {
-          stand,
-          poolName: rows.pools.find(({ id }) => id === stand.poolId)?.name ?? "",
-          loopName: garden.loops.find(({ id }) => id === stand.loopId)?.name ?? null,
-          counts: inUnits({ ...counts, warnings: [...counts.warnings, ...more.warnings], facts: [...counts.facts, ...more.facts] }, who.units),
-          densities: densities(counts.sites, Math.max(1e-9, counts.lines * counts.lineAreaM2), Math.max(1e-9, standGroundM2(stand)), house.lengthM * house.widthM),
-          water: standWater(stand.spec),
-          headspace: null,
-          planted: 0,
-          growing: [],
-        };
-      }),
-    };
-  }); // prettier-ignore
+  return rows.houses.map((house) =>
+    houseView(house, rows.stands, who, (stand) => ({
+      poolName: rows.pools.find(({ id }) => id === stand.poolId)?.name ?? "",
+      loopName: garden.loops.find(({ id }) => id === stand.loopId)?.name ?? null,
+      rootCrops: [],
+      headspace: null,
+      growing: [],
+    })),
+  );
 }

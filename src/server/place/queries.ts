@@ -1,18 +1,11 @@
+import type { LayoutHouse } from "@/core/place/layout/document";
 import type { PlacedStand, StandSpec } from "@/core/place/stand";
 import { many, type Db } from "../db/pool";
 
-export interface House {
+export interface House extends LayoutHouse {
   readonly id: number;
   readonly version: number;
-  readonly name: string;
   readonly position: number;
-  readonly lengthM: number;
-  readonly widthM: number;
-  readonly heightM: number;
-  readonly cover: "net" | "film" | "glass" | "polycarbonate" | "open";
-  readonly shadeShare: number;
-  readonly xM: number;
-  readonly yM: number;
 }
 
 export interface Stand extends PlacedStand {

@@ -1,19 +1,10 @@
 import Joi from "joi";
 import { edited, type Edited, choice, maybeRowId, measure, rowId, text, whole } from "../session/validation";
+import type { LayoutHouse } from "@/core/place/layout/document";
 import type { StandSpec } from "@/core/place/stand";
 import { specSchema } from "./specSchema";
 
-export interface HouseInput extends Edited {
-  readonly name: string;
-  readonly lengthM: number;
-  readonly widthM: number;
-  readonly heightM: number;
-  readonly cover: "net" | "film" | "glass" | "polycarbonate" | "open";
-  readonly shadeShare: number;
-  /** Where it stands in the garden. */
-  readonly xM: number;
-  readonly yM: number;
-}
+export interface HouseInput extends Edited, LayoutHouse {}
 
 export const HOUSE_PARTS = {
   name: text("Name"),

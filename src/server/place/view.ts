@@ -7,6 +7,7 @@ import { standCounts, type StandCounts } from "@/core/place/standCounts";
 import { drainBackL, standWater } from "@/core/place/standWater";
 import { inUnits } from "@/core/units/told";
 import type { Season } from "../batches/season";
+import type { Session } from "../session/session";
 import type { House, Stand } from "./queries";
 
 /** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
@@ -44,28 +45,47 @@ export interface HouseView {
 
 /** Houses with their stands counted, and what grows on every line today. */
 export function houseViews(season: Season): HouseView[] {
-  return season.rows.houses.map((house) => {
-    const own = season.rows.stands.filter((stand) => stand.houseId === house.id);
-    return {
-      house,
-      stands: own.map((stand) => standView(stand, house, season)),
-      clashes: inUnits(houseClashes(house, own).map(({ message }) => message), season.who.units),
-      narrow: inUnits(narrowWays(own), season.who.units),
-    };
-  }); // prettier-ignore
+  const { rows, who } = season;
+  return rows.houses.map((house) =>
+    houseView(house, rows.stands, who, (stand) => ({
+      poolName: rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
+      loopName: rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
+      rootCrops: rootCropsIn(stand.poolId, season),
+      headspace: headspaceOf(stand, rows),
+      growing: growingOn(stand, season),
+    })),
+  );
 }
 
-function standView(stand: Stand, house: House, season: Season): StandView {
-  const { rows, who } = season;
+/** What is round a stand, and what stands on it. */
+export interface Around {
+  readonly poolName: string;
+  readonly loopName: string | null;
+  readonly rootCrops: readonly string[];
+  readonly headspace: TankHeadspace | null;
+  readonly growing: readonly GrowingRun[];
+}
+
+/** A house with its stands counted, and what is wrong or doubtful about how they stand. */
+export function houseView(house: House, stands: readonly Stand[], who: Session, around: (stand: Stand) => Around): HouseView {
+  const own = stands.filter((stand) => stand.houseId === house.id);
+  return {
+    house,
+    stands: own.map((stand) => standView(stand, house, who, around(stand))),
+    clashes: inUnits(houseClashes(house, own).map(({ message }) => message), who.units),
+    narrow: inUnits(narrowWays(own), who.units),
+  };
+} // prettier-ignore
+
+function standView(stand: Stand, house: House, who: Session, around: Around): StandView {
+  const { headspace, growing } = around;
   const counts = standCounts(stand.spec);
-  const more = standChecks(stand.spec, { latitudeDeg: who.latitudeDeg, rootCrops: rootCropsIn(stand.poolId, season) });
-  const headspace = headspaceOf(stand, rows);
+  const more = standChecks(stand.spec, { latitudeDeg: who.latitudeDeg, rootCrops: around.rootCrops });
   const warnings = [...counts.warnings, ...more.warnings, ...(headspace ? headspaceWarning(headspace) : [])];
-  const growing = growingOn(stand, season);
   return {
     stand,
-    poolName: rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
-    loopName: rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
+    poolName: around.poolName,
+    loopName: around.loopName,
     counts: inUnits({ ...counts, warnings, facts: [...counts.facts, ...more.facts] }, who.units),
     densities: densities(
       counts.sites,

@@ -33,6 +33,8 @@ export interface EntityFormProps<Value> {
   /** Never kept on the device: passwords. */
   readonly secret?: boolean;
   readonly undo?: false;
+  /** Tells forms of the same kind apart that edit rows of different places. */
+  readonly place?: string;
 }
 
 interface Draft {
@@ -46,10 +48,23 @@ interface Draft {
  * refusal, over a reload and a lost connection; when somebody else saved meanwhile, both versions stand side by side.
  */
 export function EntityForm<Value>(props: EntityFormProps<Value>) {
-  const { schema, fields, defaults, action, saved, submit = "Save", onDone, children, aside, secret, undo } = props;
+  const {
+    schema,
+    fields,
+    defaults,
+    action,
+    saved,
+    submit = "Save",
+    onDone,
+    children,
+    aside,
+    secret,
+    undo,
+    place = "",
+  } = props;
   const units = useUnits();
   const { personId } = useWho();
-  const key = draftKey(personId, `${saved}:${rowName(defaults)}`);
+  const key = draftKey(personId, `${saved}:${place}${rowName(defaults)}`);
   // Errors come with the press of the button, not on leaving a field: one that came then would push the button from under
   // the hand that is pressing it.
   const form = useForm({ defaultValues: defaults, resolver: resolverOf(schema, fields, units), mode: "onSubmit" });

@@ -64,6 +64,7 @@ export function AssemblyForm({
       fields={FIELDS}
       defaults={{ listId: list.id, version: list.version, index, assembly: assembly ?? EXAMPLE }}
       action={saveAssembly}
+      place={`${list.id}-${index} `}
       saved="Check saved"
       onDone={onDone}
       aside={

@@ -64,6 +64,7 @@ export function CutListForm({
       fields={FIELDS}
       defaults={list ? kept : { ...fresh, ...(start ?? EXAMPLE) }}
       action={saveCutList}
+      place={start?.name}
       saved="Cut list saved"
       onDone={onDone}
       aside={list && <RemoveButton what={list.name} action={removeCutList} id={list.id} onDone={onDone} />}

@@ -59,6 +59,7 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
   // A copy's stands are kept in the copy: the same forms and the same drawing, another place to save to.
   const store = useMemo<PlanStore>(
     () => ({
+      name: `layout-${layoutId} `,
       saveStand: (stand) => saveLayoutStand({ layoutId, stand }),
       addStands: (input) => addLayoutStands({ layoutId, ...(input as { stands: unknown }) }),
       oneVersion: true,

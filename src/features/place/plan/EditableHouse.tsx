@@ -1,13 +1,13 @@
 "use client";
-import { useState, type KeyboardEvent, type PointerEvent, type RefObject } from "react";
+import { useState, type KeyboardEvent, type RefObject } from "react";
 import { snapped } from "@/core/place/layout/snap";
-import type { PointM } from "@/core/place/standLayout";
 import { inUnits } from "@/core/units/told";
 import type { Action } from "@/server/session/result";
 import type { House } from "@/server/place/queries";
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { HouseOutline } from "./HouseOutline";
+import { HANDLE_PX, reachM, useGrab } from "./useGrab";
 
 export interface EditableHouseProps {
   readonly house: House;
@@ -19,10 +19,7 @@ export interface EditableHouseProps {
 }
 
 type Spot = Pick<House, "xM" | "yM" | "lengthM" | "widthM">;
-type Grip = "whole" | "long" | "wide";
 
-const REACH_PX = 8;
-const HANDLE_PX = 8;
 const STEP_M = 0.5;
 /** The ground of a garden, to come to rest in; it has no far wall. */
 const GROUND = { lengthM: 10_000, widthM: 10_000 };
@@ -31,7 +28,6 @@ const GROUND = { lengthM: 10_000, widthM: 10_000 };
 export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: EditableHouseProps) {
   const units = useUnits();
   const [held, setHeld] = useState<Spot | null>(null);
-  const [grab, setGrab] = useState<{ readonly grip: Grip; readonly from: PointM } | null>(null);
   const { run } = useCommand(save, { done: "House saved" });
   const at = { ...house, ...held };
   const put = async (spot: Spot) => {
@@ -40,31 +36,17 @@ export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: E
     if (result.ok) onSaved(result.act);
     setHeld(null);
   };
-  const spotOf = (event: PointerEvent): PointM => {
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
-    return { xM: point.x, yM: point.y };
-  };
-  const down = (event: PointerEvent<SVGElement>) => {
-    const grip = (event.target as Element).closest<SVGElement>("[data-grip]")?.dataset.grip as Grip | undefined;
-    if (event.button !== 0 || !grip) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    setGrab({ grip, from: spotOf(event) });
-  };
-  const move = (event: PointerEvent<SVGElement>) => {
-    if (!grab) return;
-    const now = spotOf(event);
-    const [dx, dy] = [now.xM - grab.from.xM, now.yM - grab.from.yM];
-    if (grab.grip === "whole") {
-      const wanted = { ...house, xM: Math.max(0, house.xM + dx), yM: Math.max(0, house.yM + dy) };
-      const { xM, yM } = snapped(wanted, GROUND, others, REACH_PX / layer.current!.getScreenCTM()!.a);
-      setHeld({ xM, yM, lengthM: house.lengthM, widthM: house.widthM });
-    } else setHeld(resized(house, grab.grip === "long" ? dx : 0, grab.grip === "wide" ? dy : 0));
-  };
-  const up = () => {
-    setGrab(null);
-    if (held) void put(held);
-  };
+  const grabbing = useGrab<House>(layer, {
+    take: () => house,
+    move: (from, grip, dx, dy) => {
+      if (grip !== "whole") return setHeld(resized(from, grip === "long" ? dx : 0, grip === "wide" ? dy : 0));
+      const wanted = { ...from, xM: Math.max(0, from.xM + dx), yM: Math.max(0, from.yM + dy) };
+      const { xM, yM } = snapped(wanted, GROUND, others, reachM(layer));
+      setHeld({ ...spotOnly(from), xM, yM });
+    },
+    put: () => held && void put(held),
+    letGo: () => setHeld(null),
+  });
   const onKey = (event: KeyboardEvent) => {
     const [x, y] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [0, 0];
     if (x || y)
@@ -89,13 +71,7 @@ export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: E
       aria-label={`House ${house.name}, ${inUnits(`⟦${at.lengthM}|length⟧ by ⟦${at.widthM}|length⟧, ⟦${at.xM}|length⟧ from the left, ⟦${at.yM}|length⟧ from the top`, units)}`}
       className="outline-none focus-visible:[&_rect]:stroke-water"
       transform={`translate(${at.xM - house.xM} ${at.yM - house.yM})`}
-      onPointerDown={down}
-      onPointerMove={move}
-      onPointerUp={up}
-      onPointerCancel={() => {
-        setGrab(null);
-        setHeld(null);
-      }}
+      {...grabbing}
       onKeyDown={onKey}
     >
       <HouseOutline house={at} pxPerM={pxPerM} />

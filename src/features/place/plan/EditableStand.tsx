@@ -1,20 +1,18 @@
 "use client";
-import { useRef, type KeyboardEvent, type PointerEvent, type RefObject } from "react";
+import type { KeyboardEvent, RefObject } from "react";
 import { stretched } from "@/core/place/layout/stretch";
 import { standCounts } from "@/core/place/standCounts";
-import { standFootprint, type PointM } from "@/core/place/standLayout";
+import { standFootprint } from "@/core/place/standLayout";
 import { inUnits } from "@/core/units/told";
 import type { House, Stand } from "@/server/place/queries";
 import type { StandView } from "@/server/place/view";
 import { useUnits } from "@/ui/units";
-import { namePlace } from "../PlanDrawing";
+import { namePlace } from "./namePlace";
 import { StandShape } from "./StandShape";
+import { HANDLE_PX, reachM, useGrab } from "./useGrab";
 import { nudgedSize } from "./standMoves";
 import type { PlanEdit } from "./usePlanEdit";
 
-/** Nearer than this on the screen, an edge is meant to come to rest, in px. */
-const REACH_PX = 8;
-const HANDLE_PX = 8;
 const STEP_M = 0.05;
 const LONG_STEP_M = 0.5;
 
@@ -25,8 +23,6 @@ export interface EditableStandProps {
   readonly level: number;
   readonly layer: RefObject<SVGGElement | null>;
 }
-
-type Grip = "whole" | "long" | "wide";
 
 /**
  * A stand to be moved, pulled by its two handles, turned and copied, with a finger, a mouse or keys. Keys: Enter takes it in
@@ -43,40 +39,26 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
   // In the middle of what the level stands for.
   const pxPerM = 1.4 * 2 ** level;
   const clash = inHand ? edit.clash : null;
-  const grab = useRef<{ readonly grip: Grip; readonly from: PointM; readonly stand: Stand } | null>(null);
-
-  const spot = (event: PointerEvent): PointM => {
-    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
-    return { xM: point.x - house.xM, yM: point.y - house.yM };
-  };
-  const down = (event: PointerEvent<SVGElement>) => {
-    const grip = (event.target as Element).closest<SVGElement>("[data-grip]")?.dataset.grip as Grip | undefined;
-    if (event.button !== 0 || !grip) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    grab.current = { grip, from: spot(event), stand };
-    edit.take(kept.id);
-  };
-  const move = (event: PointerEvent<SVGElement>) => {
-    const held = grab.current;
-    if (!held) return;
-    const now = spot(event);
-    const [dx, dy] = [now.xM - held.from.xM, now.yM - held.from.yM];
-    if (held.grip === "whole") return edit.hold({ xM: Math.max(0, held.stand.xM + dx), yM: Math.max(0, held.stand.yM + dy) }, REACH_PX / layer.current!.getScreenCTM()!.a); // prettier-ignore
-    const size = standFootprint({ ...held.stand, turned: false });
-    const along = held.stand.turned ? dy : dx;
-    const across = held.stand.turned ? dx : dy;
-    edit.hold({ spec: stretched(held.stand.spec, held.grip === "long" ? { alongM: size.lengthM + along } : { acrossM: size.widthM + across }) }); // prettier-ignore
-  };
-  const up = () => {
-    if (!grab.current) return;
-    grab.current = null;
-    void edit.putDown();
-  };
-  const cancel = () => {
-    grab.current = null;
-    edit.letGo();
-  };
+  const grabbing = useGrab<Stand>(layer, {
+    take: () => {
+      edit.take(kept.id);
+      return stand;
+    },
+    move: (held, grip, dx, dy) => {
+      if (grip === "whole")
+        return edit.hold({ xM: Math.max(0, held.xM + dx), yM: Math.max(0, held.yM + dy) }, reachM(layer));
+      const size = standFootprint({ ...held, turned: false });
+      const [along, across] = held.turned ? [dy, dx] : [dx, dy];
+      edit.hold({
+        spec: stretched(
+          held.spec,
+          grip === "long" ? { alongM: size.lengthM + along } : { acrossM: size.widthM + across },
+        ),
+      });
+    },
+    put: () => void edit.putDown(),
+    letGo: edit.letGo,
+  });
   const counts = tryCounts(stand);
   const where = inUnits(`⟦${stand.xM}|length⟧ from the left, ⟦${stand.yM}|length⟧ from the top`, units);
   return (
@@ -89,10 +71,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
       aria-label={`${stand.name}, ${counts} sites, ${where}${clash ? `. ${clash}` : ""}`}
       className="cursor-grab outline-none focus-visible:[&>rect:first-child]:stroke-water"
       onFocus={() => edit.select(kept.id)}
-      onPointerDown={down}
-      onPointerMove={move}
-      onPointerUp={up}
-      onPointerCancel={cancel}
+      {...grabbing}
       onKeyDown={(event) => onKey(event, stand, inHand, edit)}
     >
       <rect

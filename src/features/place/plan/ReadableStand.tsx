@@ -3,7 +3,8 @@ import type { PointerEvent } from "react";
 import { lineLabel, standLayout, toHouse, type PointM } from "@/core/place/standLayout";
 import type { StandView } from "@/server/place/view";
 import { lineWordsToday } from "../lineToday";
-import { namePlace, type LineFocus } from "../PlanDrawing";
+import type { LineFocus } from "./lineFocus";
+import { namePlace } from "./namePlace";
 import { lineUnder } from "./standPaths";
 import { StandShape } from "./StandShape";
 

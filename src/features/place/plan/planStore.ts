@@ -2,6 +2,8 @@ import type { Action } from "@/server/session/result";
 
 /** Where the stands of a plan are kept: the garden as it stands, or a layout put by. */
 export interface PlanStore {
+  /** Tells what is typed for one place from what is typed for another. */
+  readonly name: string;
   readonly saveStand: Action<number>;
   readonly addStands: Action<number[]>;
   readonly removeStand: Action<unknown>;

@@ -1,0 +1,5 @@
+/** The line looked at. */
+export interface LineFocus {
+  readonly standId: number;
+  readonly line: number;
+}
