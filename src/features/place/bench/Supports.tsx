@@ -55,7 +55,9 @@ export function Supports({ banks }: { banks: readonly SupportBank[] }) {
             <tr key={index} className="border-t border-rule">
               <th scope="row" className="py-1 text-left font-normal">{index === 0 ? "1, inlet" : index === supports.length - 1 ? `${index + 1}, outlet` : index + 1}</th>
               <td className="text-right">{quantityText(distanceFromInletM * 1000, "bore", units)}</td>
-              <td className="figure text-right">{quantityText(Math.round(heightM * 1000), "bore", units)}</td>
+              <td className="figure text-right"><Why label={`Height of support ${index + 1}`} how="Height of the outlet end, and for what is left of the way to it the drop of the fall." inputs={[["outlet end", quantityText(spec.outletHeightM * 1000, "bore", units)], ["left to the outlet", quantityText((spec.lineLengthM - distanceFromInletM) * 1000, "bore", units)], ["fall", spec.fallOneIn === 0 ? "none" : `1:${spec.fallOneIn}`]]}>
+                  {quantityText(Math.round(heightM * 1000), "bore", units)}
+                </Why></td>
             </tr>
           ))}
         </tbody>

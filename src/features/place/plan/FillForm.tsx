@@ -13,6 +13,7 @@ import { Button } from "@/ui/Button";
 import { CautionNote } from "@/ui/Caution";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
+import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/ui/useCommand";
 import { nextName } from "./standMoves";
@@ -135,7 +136,11 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
       </div>
       {filling && (
         <p className="mt-3 border-l-[6px] border-leaf bg-leaf-pale px-3 py-2" role="status">
-          <span className="figure">{filling.sites}</span> {plural(words.site)}: {filling.lines} {plural(words.line)} in {filling.stands.length}{" "}
+          <span className="figure">
+            <Why label={`A house full of ${words.name.toLowerCase()}`} how="Lines side by side as long as their widths, gaps and aisles fit; banks end to end with a cross aisle; the better of the two directions. Each line is counted as in a stand." inputs={[["free ground", `${quantityText(room.lengthM, "length", units)} × ${quantityText(room.widthM, "length", units)}`], [plural(words.line), String(filling.lines)], ["stands", String(filling.stands.length)]]}>
+              {filling.sites}
+            </Why>
+          </span> {plural(words.site)}: {filling.lines} {plural(words.line)} in {filling.stands.length}{" "}
           {filling.stands.length === 1 ? "stand" : "stands"}
           {filling.stands.some(({ spec }) => standWater(spec).drainBackL > 0) && `, ${quantityText(filling.stands.reduce((sum, { spec }) => sum + standWater(spec).drainBackL, 0), "volume", units)} run back`}
           {filling.aisleRaised && `; the aisle is made ${quantityText(LEAST_AISLE_M, "length", units)}`}
