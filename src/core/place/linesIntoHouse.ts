@@ -5,6 +5,15 @@ import { FIT_TOLERANCE_M } from "./lineSites";
 export const LEAST_AISLE_M = 0.6;
 export const ACCESSIBLE_AISLE_M = 0.9;
 
+/** The aisle that is laid out: one under the least is raised to it, unless it is insisted on. */
+export function aisleUsed(
+  aisleM: number,
+  insisted: boolean,
+): { readonly aisleUsedM: number; readonly raised: boolean } {
+  const raised = !insisted && aisleM < LEAST_AISLE_M - 1e-9;
+  return { aisleUsedM: raised ? LEAST_AISLE_M : aisleM, raised };
+}
+
 export interface HouseFill {
   readonly houseWidthM: number;
   readonly lineWidthM: number;
@@ -44,8 +53,7 @@ export function linesIntoHouse(fill: HouseFill): LinesAcross {
   requireRange("linesIntoHouse", "aisleM", fill.aisleM, 0, 50);
   requireRange("linesIntoHouse", "sideClearanceM", fill.sideClearanceM, 0, 250);
   requireWhole("linesIntoHouse", "linesPerBlock", fill.linesPerBlock, 1, 2000);
-  const raised = !fill.aisleInsisted && fill.aisleM < LEAST_AISLE_M - 1e-9;
-  const aisleUsedM = raised ? LEAST_AISLE_M : fill.aisleM;
+  const { aisleUsedM, raised } = aisleUsed(fill.aisleM, fill.aisleInsisted);
   const roomM = fill.houseWidthM - 2 * fill.sideClearanceM;
   const widthOf = (lines: number) => {
     const aisles = Math.max(0, Math.ceil(lines / fill.linesPerBlock) - 1);

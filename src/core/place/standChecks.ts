@@ -3,6 +3,7 @@ import { told } from "../units/told";
 import type { StandSpec } from "./kinds";
 import type { StandFact } from "./kinds/model";
 import { noonShade } from "./kinds/towerRow";
+import type { TankRoom } from "./standWater";
 
 /** What is round a stand and decides over it with its own measures. */
 export interface StandSurroundings {
@@ -33,16 +34,14 @@ export function standChecks(
   return { warnings, facts };
 }
 
-/** The tank of a loop, and what comes back into it from all its stands when the pump stops. */
-export interface TankHeadspace {
-  readonly loopName: string;
-  readonly headspaceL: number;
-  readonly drainBackL: number;
-}
-
 /** Says when a tank cannot take what comes back. @source headspace = tank − working volume */
-export function headspaceWarning({ loopName, headspaceL, drainBackL }: TankHeadspace): string[] {
-  return drainBackL > headspaceL + 1e-6
+export function headspaceWarning({
+  loopName,
+  drainBackL,
+  headspaceL,
+  overflowL,
+}: TankRoom & { readonly loopName: string }): string[] {
+  return overflowL > 0
     ? [
         `When the pump stops, ${told(drainBackL, "volume")} run back and the tank of the ${loopName.toLowerCase()} loop has ${told(headspaceL, "volume")} of room: it overflows. Lower its working level.`,
       ]

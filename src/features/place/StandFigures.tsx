@@ -7,16 +7,16 @@ import { useUnits } from "@/ui/units";
 /** What the kind of a stand tells besides its plants: webs, gaps, heights, water held and water on its way. */
 export function StandFigures({ view }: { view: StandView }) {
   const units = useUnits();
-  const { water, headspace } = view;
+  const { water, tank } = view;
   const rows = [
     ...view.counts.facts.map((fact) => ({ ...fact, inputs: [] as (readonly [string, string])[] })),
     ...(water.heldL > 0 ? [{ label: "Water held", value: water.heldL, dimension: "volume" as const, how: water.how, inputs: [] }] : []),
     ...(water.drainBackL > 0 ? [{ label: "Runs back when the pump stops", value: water.drainBackL, dimension: "volume" as const, how: water.how, inputs: [] }] : []),
-    ...(headspace
+    ...(tank
       ? [{
-          label: `Room in the ${headspace.loopName.toLowerCase()} tank for it`, value: headspace.headspaceL, dimension: "volume" as const,
+          label: `Room in the ${tank.loopName.toLowerCase()} tank for it`, value: tank.headspaceL, dimension: "volume" as const,
           how: "Volume of the tank less its working volume; all stands of the loop give back into it.",
-          inputs: [["comes back from all of them", quantityText(headspace.drainBackL, "volume", units)] as const],
+          inputs: [["comes back from all of them", quantityText(tank.drainBackL, "volume", units)] as const],
         }]
       : []),
   ]; // prettier-ignore

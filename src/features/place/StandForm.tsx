@@ -3,7 +3,6 @@ import { useEffect, useRef } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
 import { largestFree } from "@/core/place/layout/fillHouse";
 import { exampleIn } from "@/core/place/layout/houseOptions";
-import { standCounts } from "@/core/place/standCounts";
 import { standFootprint } from "@/core/place/standLayout";
 import { STAND_KINDS, STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds";
 import type { House, PoolRow, Stand } from "@/server/place/queries";
@@ -13,6 +12,7 @@ import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
 import type { PlanStore } from "./plan/planStore";
 import { ZonesForRate } from "./ZonesForRate";
+import { tryCounts } from "./tryCounts";
 import { MEASURE_FIELDS } from "./standFields";
 import { inUnits } from "@/core/units/told";
 import { useUnits } from "@/ui/units";
@@ -119,13 +119,4 @@ function CountsSoFar() {
       ))}
     </div>
   );
-}
-
-function tryCounts(spec: StandSpec) {
-  try {
-    return standCounts(spec);
-  } catch {
-    // Half-typed measures are out of range until they are complete; the fields say so themselves.
-    return null;
-  }
 }

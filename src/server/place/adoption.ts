@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import type { LayoutDocument } from "@/core/place/layout/document";
 import type { Day } from "@/core/units/day";
 import { workOutSeason, type GardenRows, type Season } from "../batches/season";
@@ -53,7 +54,7 @@ export function adoptionOf(season: Season, layout: LayoutDocument, rain: RainNor
   const houseName = (house: number) => next.houses.find(({ id }) => id === house)?.name ?? rows.houses.find(({ id }) => id === house)?.name ?? ""; // prettier-ignore
   const label = (stand: Stand) => `${stand.name}, ${houseName(stand.houseId)}`;
   const old = new Map(rows.stands.map((stand) => [stand.id, stand]));
-  const same = (a: Stand, b: Stand) => JSON.stringify([a.xM, a.yM, a.turned, a.poolId, a.loopId, sorted(a.spec)]) === JSON.stringify([b.xM, b.yM, b.turned, b.poolId, b.loopId, sorted(b.spec)]); // prettier-ignore
+  const same = (a: Stand, b: Stand) => isDeepStrictEqual({ ...a, position: 0 }, { ...b, position: 0 });
   return {
     added: next.stands.filter(({ id }) => id < 0).map(label),
     changed: next.stands.filter((stand) => old.has(stand.id) && !same(stand, old.get(stand.id)!)).map(label),
@@ -62,10 +63,6 @@ export function adoptionOf(season: Season, layout: LayoutDocument, rain: RainNor
     newPools: next.pools.filter(({ id }) => id < 0).map(({ name }) => name),
     displaced: displacedBatches(season, workOutSeason(season.who, next, rain)),
   };
-}
-
-function sorted(spec: object): unknown {
-  return Object.entries(spec).sort(([a], [b]) => (a < b ? -1 : 1));
 }
 
 /** Stays from today on that lack more places than before. */

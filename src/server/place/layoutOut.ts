@@ -15,11 +15,3 @@ export async function askedLayout(request: Request, db: Db, who: Session): Promi
   if (!row) throw new AskedWrongly("This layout is not there any more.");
   return row.document;
 }
-
-/** A file to keep, with a name that every system takes. */
-export function asFile(body: string, type: string, name: string): Response {
-  const safe = name.normalize("NFKD").replaceAll(/[^\w.-]+/gu, "-").toLowerCase(); // prettier-ignore
-  return new Response(body, {
-    headers: { "content-type": `${type}; charset=utf-8`, "content-disposition": `attachment; filename="${safe}"` },
-  });
-}

@@ -1,8 +1,7 @@
 import type { LayoutDocument } from "@/core/place/layout/document";
 import { LAYOUT_FORMAT, LAYOUT_VERSION } from "@/core/place/layout/document";
 import type { GardenRows, Season } from "../batches/season";
-import type { House, PoolRow, Stand } from "./queries";
-import { houseView, type HouseView } from "./view";
+import { houseView, type HouseView, type PlaceRows } from "./view";
 
 /** The garden as it stands, as a layout. */
 export function liveLayout(rows: GardenRows, name: string): LayoutDocument {
@@ -21,13 +20,7 @@ export function liveLayout(rows: GardenRows, name: string): LayoutDocument {
 }
 
 /** The rows of a layout put by, numbered by their place in it from 1 on: to be looked at and edited as real ones are. */
-export interface LayoutRows {
-  readonly houses: readonly House[];
-  readonly pools: readonly PoolRow[];
-  readonly stands: readonly Stand[];
-}
-
-export function layoutRows(layout: LayoutDocument, version: number, loops: GardenRows["loops"]): LayoutRows {
+export function layoutRows(layout: LayoutDocument, version: number, loops: GardenRows["loops"]): PlaceRows {
   const placeOf = (list: readonly { readonly name: string }[], name: string) => list.findIndex((row) => row.name === name) + 1; // prettier-ignore
   return {
     houses: layout.houses.map((house, index) => ({ ...house, id: index + 1, version, position: index + 1 })),
@@ -39,15 +32,7 @@ export function layoutRows(layout: LayoutDocument, version: number, loops: Garde
   }; // prettier-ignore
 }
 
-/** The houses of a layout put by, counted; nothing grows there. */
-export function layoutHouseViews(rows: LayoutRows, { who, rows: garden }: Season): HouseView[] {
-  return rows.houses.map((house) =>
-    houseView(house, rows.stands, who, (stand) => ({
-      poolName: rows.pools.find(({ id }) => id === stand.poolId)?.name ?? "",
-      loopName: garden.loops.find(({ id }) => id === stand.loopId)?.name ?? null,
-      rootCrops: [],
-      headspace: null,
-      growing: [],
-    })),
-  );
+/** The houses of a layout put by, counted and checked as real ones are; nothing grows there. */
+export function layoutHouseViews(place: PlaceRows, season: Season): HouseView[] {
+  return place.houses.map((house) => houseView(house, place, season, () => []));
 }

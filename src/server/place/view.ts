@@ -1,14 +1,14 @@
-import { densities, type Densities } from "@/core/place/density";
+import type { Densities } from "@/core/place/density";
 import { houseClashes, narrowWays } from "@/core/place/houseChecks";
 import type { StandWater } from "@/core/place/kinds/model";
-import { standGroundM2 } from "@/core/place/layout/compare";
-import { headspaceWarning, standChecks, type TankHeadspace } from "@/core/place/standChecks";
+import { headspaceWarning, standChecks } from "@/core/place/standChecks";
 import { standCounts, type StandCounts } from "@/core/place/standCounts";
-import { drainBackL, standWater } from "@/core/place/standWater";
+import { standDensities } from "@/core/place/standDensities";
+import { drainBackL, loopTankRoom, standWater, type TankRoom } from "@/core/place/standWater";
 import { inUnits } from "@/core/units/told";
 import type { Season } from "../batches/season";
 import type { Session } from "../session/session";
-import type { House, Stand } from "./queries";
+import type { House, PoolRow, Stand } from "./queries";
 
 /** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
 export interface GrowingRun {
@@ -31,7 +31,7 @@ export interface StandView {
   readonly densities: Densities;
   readonly water: StandWater;
   /** Of the loop's tank, when it is a stand that gives water back. */
-  readonly headspace: TankHeadspace | null;
+  readonly tank: LoopTank | null;
   readonly planted: number;
   readonly growing: readonly GrowingRun[];
 }
@@ -43,77 +43,81 @@ export interface HouseView {
   readonly narrow: readonly string[];
 }
 
+/** The tank that a stand gives its water back to. */
+export type LoopTank = TankRoom & { readonly loopName: string };
+
 /** Houses with their stands counted, and what grows on every line today. */
 export function houseViews(season: Season): HouseView[] {
-  const { rows, who } = season;
-  return rows.houses.map((house) =>
-    houseView(house, rows.stands, who, (stand) => ({
-      poolName: rows.pools.find((pool) => pool.id === stand.poolId)?.name ?? "",
-      loopName: rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
-      rootCrops: rootCropsIn(stand.poolId, season),
-      headspace: headspaceOf(stand, rows),
-      growing: growingOn(stand, season),
-    })),
-  );
+  return season.rows.houses.map((house) => houseView(house, season.rows, season, (stand) => growingOn(stand, season)));
 }
 
-/** What is round a stand, and what stands on it. */
-export interface Around {
-  readonly poolName: string;
-  readonly loopName: string | null;
-  readonly rootCrops: readonly string[];
-  readonly headspace: TankHeadspace | null;
-  readonly growing: readonly GrowingRun[];
+/** Houses, pools and stands, of the garden or of a layout put by. */
+export interface PlaceRows {
+  readonly houses: readonly House[];
+  readonly pools: readonly PoolRow[];
+  readonly stands: readonly Stand[];
 }
 
 /** A house with its stands counted, and what is wrong or doubtful about how they stand. */
-export function houseView(house: House, stands: readonly Stand[], who: Session, around: (stand: Stand) => Around): HouseView {
-  const own = stands.filter((stand) => stand.houseId === house.id);
+export function houseView(house: House, place: PlaceRows, { rows, who }: Season, growingOf: (stand: Stand) => readonly GrowingRun[]): HouseView {
+  const own = place.stands.filter((stand) => stand.houseId === house.id);
   return {
     house,
-    stands: own.map((stand) => standView(stand, house, who, around(stand))),
+    stands: own.map((stand) => {
+      const poolName = place.pools.find((pool) => pool.id === stand.poolId)?.name ?? "";
+      return standView(stand, house, who, {
+        poolName,
+        loopName: rows.loops.find((loop) => loop.id === stand.loopId)?.name ?? null,
+        rootCrops: rootCropsIn(poolName, rows),
+        tank: tankOf(stand, rows.loops, place.stands),
+        growing: growingOf(stand),
+      });
+    }),
     clashes: inUnits(houseClashes(house, own).map(({ message }) => message), who.units),
     narrow: inUnits(narrowWays(own), who.units),
   };
 } // prettier-ignore
 
+/** What is round a stand, and what stands on it. */
+interface Around {
+  readonly poolName: string;
+  readonly loopName: string | null;
+  readonly rootCrops: readonly string[];
+  readonly tank: LoopTank | null;
+  readonly growing: readonly GrowingRun[];
+}
+
 function standView(stand: Stand, house: House, who: Session, around: Around): StandView {
-  const { headspace, growing } = around;
+  const { tank, growing } = around;
   const counts = standCounts(stand.spec);
   const more = standChecks(stand.spec, { latitudeDeg: who.latitudeDeg, rootCrops: around.rootCrops });
-  const warnings = [...counts.warnings, ...more.warnings, ...(headspace ? headspaceWarning(headspace) : [])];
+  const warnings = [...counts.warnings, ...more.warnings, ...(tank ? headspaceWarning(tank) : [])];
   return {
     stand,
     poolName: around.poolName,
     loopName: around.loopName,
     counts: inUnits({ ...counts, warnings, facts: [...counts.facts, ...more.facts] }, who.units),
-    densities: densities(
-      counts.sites,
-      Math.max(1e-9, counts.lines * counts.lineAreaM2),
-      Math.max(1e-9, standGroundM2(stand)),
-      house.lengthM * house.widthM,
-    ),
+    densities: standDensities(stand, house),
     water: standWater(stand.spec),
-    headspace,
+    tank,
     planted: growing.reduce((sum, run) => sum + run.end - run.start, 0),
     growing,
   };
 }
 
-function rootCropsIn(poolId: number, { rows }: Season): string[] {
-  return rows.varieties
-    .filter(({ kind, stages }) => kind === "root" && stages.some((stage) => stage.poolId === poolId))
+/** Root crops that spend a stage in a pool of this name. */
+function rootCropsIn(poolName: string, { pools, varieties }: Season["rows"]): string[] {
+  const pool = pools.find(({ name }) => name === poolName);
+  return varieties
+    .filter(({ kind, stages }) => kind === "root" && stages.some((stage) => stage.poolId === pool?.id))
     .map(({ name }) => name);
 }
 
-function headspaceOf({ loopId, spec }: Stand, { loops, stands }: Season["rows"]): TankHeadspace | null {
+function tankOf({ loopId, spec }: Stand, loops: Season["rows"]["loops"], stands: readonly Stand[]): LoopTank | null {
   const loop = loops.find(({ id }) => id === loopId);
   if (!loop || loop.kind !== "recirculating" || drainBackL(spec) === 0) return null;
-  return {
-    loopName: loop.name,
-    headspaceL: loop.tankL - loop.workingL,
-    drainBackL: stands.filter((one) => one.loopId === loop.id).reduce((sum, one) => sum + drainBackL(one.spec), 0),
-  };
+  const own = stands.filter((stand) => stand.loopId === loop.id);
+  return { loopName: loop.name, ...loopTankRoom(loop, own.map((stand) => stand.spec)) }; // prettier-ignore
 }
 
 /** Today's runs of a pool, cut out to this stand's part of the pool's sites. */

@@ -1,6 +1,6 @@
 import { ladder, type Ladder } from "@/core/water/ladder";
 import type { PumpSystem } from "@/core/water/pumpDuty";
-import { drainBackL } from "@/core/place/standWater";
+import { loopTankRoom } from "@/core/place/standWater";
 import { standFlow } from "@/core/place/standFlow";
 import type { Season } from "../batches/season";
 import { sourceLimitLpd } from "../batches/season";
@@ -61,13 +61,9 @@ export function loopLadder(season: Season, loop: Loop): Ladder {
 
 /** Room that a tank must keep: what runs back when the pump stops, and freeboard. */
 export function tankLimits(season: Season, loop: Loop): { drainBackL: number; greatestL: number } {
-  const backL =
-    loop.kind === "recirculating"
-      ? season.rows.stands
-          .filter((stand) => stand.loopId === loop.id)
-          .reduce((sum, stand) => sum + drainBackL(stand.spec), 0)
-      : 0;
-  return { drainBackL: backL, greatestL: Math.max(0, loop.tankL * (1 - FREEBOARD_SHARE) - backL) };
+  const own = season.rows.stands.filter((stand) => stand.loopId === loop.id);
+  const { drainBackL } = loopTankRoom(loop, own.map(({ spec }) => spec)); // prettier-ignore
+  return { drainBackL, greatestL: Math.max(0, loop.tankL * (1 - FREEBOARD_SHARE) - drainBackL) };
 }
 
 function plantsByPool({ plan }: Season): Map<number, { plants: number; needLpd: number }> {

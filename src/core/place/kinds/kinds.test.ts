@@ -3,7 +3,7 @@ import { METRIC } from "../../units/dimensions";
 import { standChecks, headspaceWarning } from "../standChecks";
 import { standCounts } from "../standCounts";
 import { isInSight, lineLabel, lineSitePoints, standFootprint, standLayout } from "../standLayout";
-import { standWater } from "../standWater";
+import { loopTankRoom, standWater } from "../standWater";
 import { modelOf, STAND_KINDS, STAND_MODELS, type StandSpec } from ".";
 import type { ChannelBank } from "./channelBank";
 
@@ -91,6 +91,7 @@ test("what is doubtful about each kind is said", () => {
 
 test("what is round a stand: root crops on film, shade at noon, a tank too small for what comes back", () => {
   const around = { latitudeDeg: 37.2, rootCrops: ["Carrots"] };
+  const leaf = { ...bank, lines: 36 };
   expect(standChecks(bank, around).warnings[0]).toContain("Root crops (Carrots)");
   expect(standChecks(STAND_MODELS["drip-beds"].example, around).warnings).toEqual([]);
   const [dark, bright] = standChecks(STAND_MODELS.towers.example, around).facts;
@@ -99,8 +100,14 @@ test("what is round a stand: root crops on film, shade at noon, a tank too small
   expect([dark!.value, bright!.value]).toEqual([6, 0]);
   // South of the equator the dark month is June.
   expect(standChecks(STAND_MODELS.towers.example, { ...around, latitudeDeg: -37.2 }).facts[0]!.how).toContain("June");
-  expect(headspaceWarning({ loopName: "Leaf", headspaceL: 50, drainBackL: 86.4 }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
-  expect(headspaceWarning({ loopName: "Leaf", headspaceL: 90, drainBackL: 86.4 })).toEqual([]);
+  expect(headspaceWarning({ loopName: "Leaf", ...loopTankRoom({ kind: "recirculating", tankL: 600, workingL: 550 }, [leaf]) }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
+  expect(
+    headspaceWarning({
+      loopName: "Leaf",
+      ...loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550 }, [leaf]),
+    }),
+  ).toEqual([]);
+  expect(loopTankRoom({ kind: "run-to-waste", tankL: 600, workingL: 600 }, [leaf])).toMatchObject({ drainBackL: 0, overflowL: 0 }); // prettier-ignore
 });
 
 test("of racks the top shelf is seen from above, rack by rack", () => {

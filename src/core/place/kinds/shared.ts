@@ -1,5 +1,5 @@
 import { told } from "../../units/told";
-import { LEAST_AISLE_M } from "../linesIntoHouse";
+import { ACCESSIBLE_AISLE_M, LEAST_AISLE_M } from "../linesIntoHouse";
 import type { LineFlow, MaterialNeed, Measure, NumberMeasure, PointM, StandLayout, RectM } from "./model";
 
 /** Widest block that two arms reach from its two aisles; from one side half of it. */
@@ -10,7 +10,9 @@ const REACH_FROM_ONE_SIDE_M = 0.6;
 export function reachWarnings(blockM: number, aisleM: number, hasAisles: boolean): string[] {
   const warnings: string[] = [];
   if (hasAisles && aisleM < LEAST_AISLE_M - 1e-9)
-    warnings.push(`An aisle under ${told(0.6, "length")} is hard to work in; ${told(0.9, "length")} is accessible.`);
+    warnings.push(
+      `An aisle under ${told(LEAST_AISLE_M, "length")} is hard to work in; ${told(ACCESSIBLE_AISLE_M, "length")} is accessible.`,
+    );
   if (blockM > REACH_FROM_TWO_SIDES_M + 1e-9)
     warnings.push(
       `A block ${told(blockM, "length")} wide is past the ${told(REACH_FROM_TWO_SIDES_M, "length")} that arms reach from its two sides; from one side they reach ${told(REACH_FROM_ONE_SIDE_M, "length")}.`,

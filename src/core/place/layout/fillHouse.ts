@@ -1,6 +1,6 @@
 import { modelOf, type StandSpec } from "../kinds";
 import type { RectM } from "../kinds/model";
-import { LEAST_AISLE_M } from "../linesIntoHouse";
+import { aisleUsed } from "../linesIntoHouse";
 import { standCounts } from "../standCounts";
 import { stretched } from "./stretch";
 
@@ -40,8 +40,8 @@ export interface HouseFilling {
  * @example fillHouse({ xM: 0, yM: 0, lengthM: 12, widthM: 6 }, example, USUAL_RULES).sites
  */
 export function fillHouse(room: RectM, spec: StandSpec, rules: FillRules): HouseFilling {
-  const raised = !rules.aisleInsisted && spec.aisleM < LEAST_AISLE_M - 1e-9;
-  const wanted = raised ? { ...spec, aisleM: LEAST_AISLE_M } : spec;
+  const { aisleUsedM, raised } = aisleUsed(spec.aisleM, rules.aisleInsisted);
+  const wanted = { ...spec, aisleM: aisleUsedM };
   const ways = [false, true].map((turned) => filledOneWay(room, wanted, rules, turned));
   const counted = ways.map((stands) => {
     const counts = stands.map((stand) => standCounts(stand.spec));

@@ -132,7 +132,7 @@ test("faults of a layout are found with their place", () => {
 test("a layout in figures, and its materials with a spare less what is on hand", () => {
   const shelf = [{ item: "net cup, ⟦50|bore⟧", onHand: 100, priceEach: 0.2 }];
   const figures = layoutFigures(layout, shelf);
-  expect(figures).toMatchObject({ stands: 1, lines: 12, sites: 288, sitesByPool: { Leaf: 288 }, heldL: 0 });
+  expect(figures).toMatchObject({ lines: 12, sites: 288, pieces: 12 * 2 + 12 + 12 + 2 + 2 * 288 + 12 * 6, heldL: 0 });
   expect(figures.densities.perM2OfLine).toBeCloseTo(288 / 7.2, 9);
   expect(figures.cost).toBeCloseTo(288 * 0.2, 9);
   const strips = layoutFigures({ ...layout, stands: [{ ...layout.stands[0]!, spec: { ...bank, accessM: 0.6 } }] }, []);

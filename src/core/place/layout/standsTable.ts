@@ -1,9 +1,8 @@
-import { densities } from "../density";
 import { STAND_MODELS } from "../kinds";
 import { standCounts } from "../standCounts";
+import { standDensities } from "../standDensities";
 import { standFootprint } from "../standLayout";
 import { standWater } from "../standWater";
-import { standGroundM2 } from "./compare";
 import type { LayoutDocument } from "./document";
 
 /** One row a stand: where it is, what it holds, how dense it is three ways. */
@@ -11,13 +10,10 @@ export function standsTable(layout: LayoutDocument): Readonly<Record<string, str
   return layout.stands.map((stand) => {
     const counts = standCounts(stand.spec);
     const foot = standFootprint(stand);
-    const house = layout.houses.find(({ name }) => name === stand.house);
     const water = standWater(stand.spec);
-    const dense = densities(
-      counts.sites,
-      Math.max(1e-9, counts.lines * counts.lineAreaM2),
-      Math.max(1e-9, standGroundM2(stand)),
-      house ? house.lengthM * house.widthM : 1,
+    const dense = standDensities(
+      stand,
+      layout.houses.find(({ name }) => name === stand.house)!,
     );
     const round = (value: number, digits = 3) => Number(value.toFixed(digits));
     return {

@@ -1,7 +1,7 @@
 "use client";
 import { useState, type KeyboardEvent, type RefObject } from "react";
 import { snapped } from "@/core/place/layout/snap";
-import { inUnits } from "@/core/units/told";
+import { quantityText } from "@/core/units/format";
 import type { Action } from "@/server/session/result";
 import type { House } from "@/server/place/queries";
 import { useUnits } from "@/ui/units";
@@ -62,13 +62,14 @@ export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: E
     event.preventDefault();
     event.stopPropagation();
   };
+  const text = (metres: number) => quantityText(metres, "length", units);
   const size = HANDLE_PX / (1.4 * pxPerM);
   return (
     <g
       role="button"
       tabIndex={0}
       data-hand
-      aria-label={`House ${house.name}, ${inUnits(`⟦${at.lengthM}|length⟧ by ⟦${at.widthM}|length⟧, ⟦${at.xM}|length⟧ from the left, ⟦${at.yM}|length⟧ from the top`, units)}`}
+      aria-label={`House ${house.name}, ${text(at.lengthM)} by ${text(at.widthM)}, ${text(at.xM)} from the left, ${text(at.yM)} from the top`}
       className="outline-none focus-visible:[&_rect]:stroke-water"
       transform={`translate(${at.xM - house.xM} ${at.yM - house.yM})`}
       {...grabbing}

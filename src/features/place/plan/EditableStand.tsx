@@ -1,12 +1,13 @@
 "use client";
 import type { KeyboardEvent, RefObject } from "react";
 import { stretched } from "@/core/place/layout/stretch";
-import { standCounts } from "@/core/place/standCounts";
 import { standFootprint } from "@/core/place/standLayout";
+import { quantityText } from "@/core/units/format";
 import { inUnits } from "@/core/units/told";
 import type { House, Stand } from "@/server/place/queries";
 import type { StandView } from "@/server/place/view";
 import { useUnits } from "@/ui/units";
+import { tryCounts } from "../tryCounts";
 import { namePlace } from "./namePlace";
 import { StandShape } from "./StandShape";
 import { HANDLE_PX, reachM, useGrab } from "./useGrab";
@@ -59,8 +60,8 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
     put: () => void edit.putDown(),
     letGo: edit.letGo,
   });
-  const counts = tryCounts(stand);
-  const where = inUnits(`⟦${stand.xM}|length⟧ from the left, ⟦${stand.yM}|length⟧ from the top`, units);
+  const counts = tryCounts(stand.spec)?.sites ?? 0;
+  const where = `${quantityText(stand.xM, "length", units)} from the left, ${quantityText(stand.yM, "length", units)} from the top`; // prettier-ignore
   return (
     <g
       role="button"
@@ -144,15 +145,6 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
 }
 
 const NOTHING: StandView["growing"] = [];
-
-function tryCounts(stand: Stand): number {
-  try {
-    return standCounts(stand.spec).sites;
-  } catch {
-    // Pulled past what its measures allow; the save says so.
-    return 0;
-  }
-}
 
 const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
   ArrowLeft: [-1, 0],

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds";
 import { fillHouse, largestFree, USUAL_RULES, type FillRules } from "@/core/place/layout/fillHouse";
+import { ACCESSIBLE_AISLE_M, LEAST_AISLE_M } from "@/core/place/linesIntoHouse";
 import { houseOptions } from "@/core/place/layout/houseOptions";
 import { standFootprint } from "@/core/place/standLayout";
 import { plural } from "@/core/place/stand";
@@ -26,8 +27,6 @@ export interface FillFormProps {
   readonly store: PlanStore;
   readonly onDone: () => void;
 }
-
-const LEAST_AISLE_M = 0.6;
 
 /** How many plants the free ground of a house would take, kind by kind; the one chosen is put there on request. */
 export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
@@ -105,7 +104,7 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
         <Field label="Kept free along the walls">
           {(aria) => <QuantityInput {...aria} dimension="length" value={clearance} onValue={setClearance} />}
         </Field>
-        <Field label="Aisle" hint={`${quantityText(0.6, "length", units)} at least, ${quantityText(0.9, "length", units)} is accessible`}>
+        <Field label="Aisle" hint={`${quantityText(LEAST_AISLE_M, "length", units)} at least, ${quantityText(ACCESSIBLE_AISLE_M, "length", units)} is accessible`}>
           {(aria) => <QuantityInput {...aria} dimension="length" value={aisle ?? example.aisleM} onValue={setAisle} />}
         </Field>
         <Field label="Serves">

@@ -1,4 +1,5 @@
-import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { askedLayout } from "@/server/place/layoutOut";
+import { asFile } from "@/server/session/file";
 import { route } from "@/server/session/route";
 
 /** A layout as JSON; docs/layout.schema.json says what is in it. */

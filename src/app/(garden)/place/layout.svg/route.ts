@@ -1,5 +1,6 @@
 import { layoutSvg } from "@/core/place/layout/svg";
-import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { askedLayout } from "@/server/place/layoutOut";
+import { asFile } from "@/server/session/file";
 import { route } from "@/server/session/route";
 
 /** A layout as a drawing in metres, which can be brought in again. */

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { standsTable } from "@/core/place/layout/standsTable";
-import { askedLayout, asFile } from "@/server/place/layoutOut";
+import { askedLayout } from "@/server/place/layoutOut";
+import { asFile } from "@/server/session/file";
 import { route } from "@/server/session/route";
 
 /** The stands of a layout with their counts, as CSV; units stand in the names of the columns. */

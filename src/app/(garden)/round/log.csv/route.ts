@@ -2,6 +2,7 @@ import Papa from "papaparse";
 import { isoFromDay } from "@/core/units/day";
 import { logFilterOf } from "@/server/round/logFilter";
 import { logEntries } from "@/server/round/queries";
+import { asFile } from "@/server/session/file";
 import { AskedWrongly, route } from "@/server/session/route";
 
 const MOST_ROWS = 50_000;
@@ -31,10 +32,5 @@ export const GET = route("look", async ({ request, db, who }) => {
   }));
   // A cell that begins like a formula would run in a spreadsheet.
   const csv = Papa.unparse(rows, { escapeFormulae: true });
-  return new Response(csv, {
-    headers: {
-      "content-type": "text/csv; charset=utf-8",
-      "content-disposition": `attachment; filename="log-${isoFromDay(filter.from)}-${isoFromDay(filter.to)}.csv"`,
-    },
-  });
+  return asFile(csv, "text/csv", `log-${isoFromDay(filter.from)}-${isoFromDay(filter.to)}.csv`);
 });
