@@ -88,7 +88,7 @@ create table cut_list (
   least_offcut_mm  double precision not null check (least_offcut_mm between 0 and 100000),
   objective        text not null check (objective in ('money', 'bars')),
   uses_offcuts     boolean not null,
-  stocks           jsonb not null check (jsonb_typeof(stocks) = 'array' and jsonb_array_length(stocks) between 1 and 3),
+  stocks           jsonb not null check (jsonb_typeof(stocks) = 'array' and jsonb_array_length(stocks) <= 3),
   pieces           jsonb not null check (jsonb_typeof(pieces) = 'array'),
   assemblies       jsonb not null default '[]' check (jsonb_typeof(assemblies) = 'array'),
   plan             jsonb,

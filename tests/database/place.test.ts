@@ -141,11 +141,46 @@ test("stands of a copy are checked as those of the garden are, and the garden st
   expect(await saveLayoutStand({ layoutId: id, stand: { ...stand, xM: 5 } })).toMatchObject({ ok: false, fields: { xM: expect.stringContaining("over one another") } }); // prettier-ignore
   expect(await saveLayoutStand({ layoutId: id, stand: { ...stand, xM: 0.5 } })).toMatchObject({ ok: true });
   expect(await saveLayoutStand({ layoutId: id, stand: { ...stand, xM: 0.7 } })).toMatchObject({ ok: false, status: 409 }); // prettier-ignore
-  expect(await removeLayoutStand({ layoutId: id, id: 1 })).toMatchObject({ ok: true });
+  const stale = { layoutId: id, version, id: 1 };
+  expect(await removeLayoutStand(stale)).toMatchObject({ ok: false, status: 409 });
+  expect(await removeLayoutStand({ ...stale, version: version + 1, id: 99 })).toMatchObject({ ok: false, status: 404 });
+  expect(await saveLayoutStand({ layoutId: id, stand: { ...stand, version: version + 1, id: 99, xM: 0.5, name: "Ghost" } })).toMatchObject({ ok: false, status: 404 }); // prettier-ignore
+  expect(await removeLayoutStand({ ...stale, version: version + 1 })).toMatchObject({ ok: true });
   const after = (await one<{ document: LayoutDocument }>("select document from layout where id = $1", [id])).document;
   expect(after.stands.map(({ name }) => name)).not.toContain("Germination rack");
   expect(after.stands.find(({ name }) => name === "Leaf bank")!.xM).toBe(0.5);
   expect((await standInput("Leaf bank")).xM).toBe(1);
+});
+
+test("two who add to one copy at once both keep what they added", async () => {
+  const { addLayoutStands } = await layouts();
+  const { id } = await copy("Shared");
+  const { house: _house, pool: _pool, loop: _loop, ...rack } = (await one<{ document: LayoutDocument }>("select document from layout where id = $1", [id])).document.stands[0]!; // prettier-ignore
+  const add = (name: string, yM: number) => addLayoutStands({ layoutId: id, stands: [{ ...rack, name, xM: 11, yM, houseId: 1, poolId: 1, loopId: null }] }); // prettier-ignore
+  expect(await Promise.all([add("Mine", 4), add("Yours", 5)])).toMatchObject([{ ok: true }, { ok: true }]);
+  const { stands } = (await one<{ document: LayoutDocument }>("select document from layout where id = $1", [id])).document; // prettier-ignore
+  expect(stands.map(({ name }) => name)).toEqual(expect.arrayContaining(["Mine", "Yours"]));
+});
+
+test("a layout whose houses alone differ can be adopted, and says which", async () => {
+  const { adoptLayout } = await layouts();
+  const wider = await copy("Wider", (layout) => ({ ...layout, houses: layout.houses.map((house) => (house.name === "Tunnel" ? { ...house, widthM: 7 } : house)) })); // prettier-ignore
+  const adopted = await adoptLayout(wider);
+  expect(adopted).toMatchObject({ ok: true, value: { changedHouses: ["Tunnel"], changed: [], addedHouses: [] } });
+  expect(await one("select width_m from house where name = 'Tunnel'")).toEqual({ width_m: 7 });
+  expect(await undo(adopted.ok ? adopted.act : "")).toMatchObject({ ok: true });
+});
+
+test("a copy is checked against the tank as the garden is", async () => {
+  const { layoutHouseViews, layoutRows } = await import("../../src/server/place/layoutViews");
+  const { season } = await import("../../src/server/batches/season");
+  const { id } = await copy("More channels", (layout) => withSpec(layout, "Leaf bank", { lineLengthM: 7, channelWidthM: 0.17, gapM: 0.02 })); // prettier-ignore
+  const worked = await season();
+  const { document } = await one<{ document: LayoutDocument }>("select document from layout where id = $1", [id]);
+  const views = layoutHouseViews(layoutRows(document, 1, worked.rows.loops), worked).flatMap(({ stands }) => stands);
+  const warnings = views.find(({ stand }) => stand.name === "Leaf bank")!.counts.warnings.join();
+  // 171 L from the leaf bank and 14 L from the nursery bank, into 150 L.
+  expect(warnings).toMatch(/186 L run back and the tank of the leaf loop has 150 L of room: it overflows/u);
 });
 
 const list = {
@@ -180,7 +215,7 @@ test("cuts are planned in a thread of their own, use the shelf, and what is left
   expect(await cutDone({ id: made.value, version: again.version })).toMatchObject({ ok: false, message: expect.stringContaining("0 lie there") }); // prettier-ignore
 });
 
-test("planning can be stopped, and a list that was changed meanwhile keeps no old plan", async () => {
+test("planning can be stopped, and keeps nothing then", async () => {
   const { saveCutList } = await bench();
   const pieces = Array.from({ length: 40 }, (_, index) => ({ lengthMm: 311 + 37 * index, count: 5, label: "" }));
   const made = await saveCutList({ ...list, name: "Many", stocks: [3000, 4000, 6000].map((lengthMm) => ({ lengthMm, price: 0 })), pieces }); // prettier-ignore
@@ -190,6 +225,30 @@ test("planning can be stopped, and a list that was changed meanwhile keeps no ol
   const reader = answer.body!.getReader();
   stop.abort();
   await reader.cancel();
+  expect(await one("select plan from cut_list where id = $1", [made.value])).toEqual({ plan: null });
+});
+
+test("a list may live from the shelf alone, and a long bar there gives what none on sale does", async () => {
+  const { saveCutList, saveOffcut } = await bench();
+  const shelfOnly = { ...list, name: "From the shelf", material: "old pipe", stocks: [], pieces: [{ lengthMm: 4000, count: 3, label: "" }] }; // prettier-ignore
+  await saveOffcut({ id: null, version: null, material: "old pipe", lengthMm: 4500, count: 2 });
+  expect(await saveCutList({ ...shelfOnly, usesOffcuts: false })).toMatchObject({ ok: false, fields: { stocks: expect.stringContaining("Give at least one length") } }); // prettier-ignore
+  expect(await saveCutList({ ...shelfOnly, pieces: [{ lengthMm: 5000, count: 1, label: "" }] })).toMatchObject({ ok: false, fields: { pieces: "A piece of 5000 mm is longer than any bar on sale or on the shelf gives (4500 mm)" } }); // prettier-ignore
+  const made = await saveCutList(shelfOnly);
+  if (!made.ok) throw new Error(made.message);
+  await (await planned(made.value, 1)).text();
+  const { plan } = await one<{ plan: object }>("select plan from cut_list where id = $1", [made.value]);
+  expect(plan).toMatchObject({ boughtBars: 0, uncut: [{ lengthMm: 4000, count: 1 }], proved: true });
+});
+
+test("a list that was changed while it was planned keeps no plan for what it was", async () => {
+  const { saveCutList } = await bench();
+  const made = await saveCutList({ ...list, name: "Moving" });
+  if (!made.ok) throw new Error(made.message);
+  await saveCutList({ ...list, id: made.value, version: 1, name: "Moved" });
+  expect(await (await planned(made.value, 1)).text()).toMatch(
+    /"problem":"Not saved: Ines Varela changed this meanwhile/u,
+  );
   expect(await one("select plan from cut_list where id = $1", [made.value])).toEqual({ plan: null });
 });
 
@@ -203,8 +262,7 @@ test("a cut list says what is wrong with it at its field", async () => {
   expect(await refused({ pieces: [{ lengthMm: 4000, count: 1, label: "" }] })).toEqual({ pieces: "A piece of 4000 mm is longer than any bar on sale gives (3000 mm)" }); // prettier-ignore
   expect(await refused({ objective: "money" })).toEqual({ objective: "For the least money every length on sale needs its price." }); // prettier-ignore
   expect(await refused({ stocks: [] })).toEqual({
-    stocks: "Give at least one length on sale",
-    pieces: expect.anything(),
+    stocks: "Give at least one length on sale, or put bars of this material on the shelf.",
   });
   expect(await rows("select 1 from cut_list where name = 'Wrong'")).toEqual([]);
 });

@@ -120,7 +120,7 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
     importLayout: { least: "grower", own: true, input: async (rows) => ({ name: `In ${Math.random()}`, text: JSON.stringify((await layout(rows)).document) }) }, // prettier-ignore
     saveLayoutStand: { least: "grower", input: async (rows) => { const { id, version, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stand: { ...stand, id: 1, version, houseId: 1, poolId: 1, loopId: null } }; } }, // prettier-ignore
     addLayoutStands: { least: "grower", input: async (rows) => { const { id, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stands: [{ ...stand, name: "One more", xM: 11, yM: 4.5, houseId: 1, poolId: 1, loopId: null }] }; } }, // prettier-ignore
-    removeLayoutStand: { least: "grower", input: async (rows) => ({ layoutId: (await layout(rows)).id, id: 1 }) },
+    removeLayoutStand: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { layoutId: id, version, id: 1 }; } }, // prettier-ignore
     adoptLayout: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { id, version }; } }, // prettier-ignore
   },
   "place/benchActions": {

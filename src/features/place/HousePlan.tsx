@@ -31,7 +31,13 @@ export interface HousePlanProps {
 type Editing =
   StandEditing | { readonly what: "house" | "new-house" | "new-pool" } | { readonly what: "pool"; readonly id: number };
 
-const LIVE: PlanStore = { name: "", saveStand, addStands, removeStand, saveHouse };
+const LIVE: PlanStore = {
+  name: "",
+  saveStand,
+  addStands,
+  removeStand: (input) => removeStand({ id: (input as { id: unknown }).id }),
+  saveHouse,
+};
 
 /** The garden as it stands: its houses to choose from, the plan, and the pools that its stands serve. */
 export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: HousePlanProps) {

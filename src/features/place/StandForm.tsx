@@ -69,7 +69,16 @@ export function StandForm({ stand, house, others, pools, loops, store, onDone }:
       place={store.name}
       saved="Stand saved"
       onDone={onDone}
-      aside={stand && <RemoveButton what={stand.name} action={store.removeStand} id={stand.id} onDone={onDone} />}
+      aside={
+        stand && (
+          <RemoveButton
+            what={stand.name}
+            action={(input) => store.removeStand({ ...(input as { id: number }), version: stand.version })}
+            id={stand.id}
+            onDone={onDone}
+          />
+        )
+      }
     >
       <KindExample house={house} others={others} fresh={stand === null} />
       <ZonesForRate />

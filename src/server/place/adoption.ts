@@ -20,6 +20,8 @@ export interface Adoption {
   readonly added: readonly string[];
   readonly changed: readonly string[];
   readonly removed: readonly string[];
+  readonly addedHouses: readonly string[];
+  readonly changedHouses: readonly string[];
   readonly removedHouses: readonly string[];
   readonly newPools: readonly string[];
   readonly displaced: readonly Displaced[];
@@ -54,11 +56,13 @@ export function adoptionOf(season: Season, layout: LayoutDocument, rain: RainNor
   const houseName = (house: number) => next.houses.find(({ id }) => id === house)?.name ?? rows.houses.find(({ id }) => id === house)?.name ?? ""; // prettier-ignore
   const label = (stand: Stand) => `${stand.name}, ${houseName(stand.houseId)}`;
   const old = new Map(rows.stands.map((stand) => [stand.id, stand]));
-  const same = (a: Stand, b: Stand) => isDeepStrictEqual({ ...a, position: 0 }, { ...b, position: 0 });
+  const same = <Row extends House | Stand>(a: Row, b: Row) => isDeepStrictEqual({ ...a, position: 0 }, { ...b, position: 0 }); // prettier-ignore
   return {
     added: next.stands.filter(({ id }) => id < 0).map(label),
     changed: next.stands.filter((stand) => old.has(stand.id) && !same(stand, old.get(stand.id)!)).map(label),
     removed: rows.stands.filter(({ id }) => !next.stands.some((stand) => stand.id === id)).map(label),
+    addedHouses: next.houses.filter(({ id }) => id < 0).map(({ name }) => name),
+    changedHouses: next.houses.filter((house) => rows.houses.some((one) => one.id === house.id && !same(one, house))).map(({ name }) => name), // prettier-ignore
     removedHouses: rows.houses.filter(({ id }) => !next.houses.some((house) => house.id === id)).map(({ name }) => name), // prettier-ignore
     newPools: next.pools.filter(({ id }) => id < 0).map(({ name }) => name),
     displaced: displacedBatches(season, workOutSeason(season.who, next, rain)),

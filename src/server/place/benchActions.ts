@@ -4,13 +4,14 @@ import { many, maybeOne, NotFoundError, type Db } from "../db/pool";
 import { refuseStale, removeRow, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import type { Session } from "../session/session";
-import { cutLists, type CutListRow } from "./benchQueries";
-import { assemblyRemovalSchema, assemblySchema, cutDoneSchema, cutListSchema, materialSchema, offcutSchema, spareSchema } from "./benchSchema"; // prettier-ignore
+import { barsOf, cutLists, offcuts, type CutListRow, type Offcut } from "./benchQueries";
+import { assemblyRemovalSchema, assemblySchema, cutListVersionSchema, cutListSchema, materialSchema, offcutSchema, spareSchema, type CutListInput } from "./benchSchema"; // prettier-ignore
 import { removeSchema } from "./schema";
 
-export const saveCutList = command("plan", cutListSchema, (db, list, who) => {
+export const saveCutList = command("plan", cutListSchema, async (db, list, who) => {
   if (list.objective === "money" && list.stocks.some(({ price }) => price <= 0))
     throw new RefusedError("For the least money every length on sale needs its price.", "objective");
+  refuseWhatNoBarGives(list, await offcuts(db, who.gardenId));
   return saveRow(
     db,
     "cut_list",
@@ -34,6 +35,15 @@ export const saveCutList = command("plan", cutListSchema, (db, list, who) => {
   );
 });
 
+/** A piece longer than every bar, on sale or on the shelf, is told before anything is kept. */
+function refuseWhatNoBarGives(list: CutListInput, shelf: readonly Offcut[]): void {
+  const bars = barsOf(list, shelf);
+  if (bars.length === 0) throw new RefusedError("Give at least one length on sale, or put bars of this material on the shelf.", "stocks"); // prettier-ignore
+  const longest = Math.max(...bars.map(({ lengthMm, onHand }) => lengthMm - (onHand === null ? 2 * list.trimMm : 0)));
+  const tooLong = list.pieces.find((piece) => piece.lengthMm > longest + 1e-6);
+  if (tooLong) throw new RefusedError(`A piece of ${tooLong.lengthMm} mm is longer than any bar ${bars.some(({ onHand }) => onHand !== null) ? "on sale or on the shelf" : "on sale"} gives (${longest} mm)`, "pieces"); // prettier-ignore
+}
+
 export const removeCutList = command("plan", removeSchema, (db, { id }, who) => removeRow(db, "cut_list", who.gardenId, id)); // prettier-ignore
 
 export const saveAssembly = command("plan", assemblySchema, async (db, { listId, version, index, assembly }, who) => {
@@ -49,7 +59,7 @@ export const removeAssembly = command("plan", assemblyRemovalSchema, async (db, 
 });
 
 /** The saw has been at it: what lay on the shelf and was used goes, what is left over and worth keeping comes. */
-export const cutDone = command("plan", cutDoneSchema, async (db, { id, version }, who) => {
+export const cutDone = command("plan", cutListVersionSchema, async (db, { id, version }, who) => {
   const list = await opened(db, id, version, who);
   if (!list.plan) throw new RefusedError("There is no plan to cut by yet.");
   for (const [lengthMm, used] of counted(list.plan.bars.filter(({ onHand }) => onHand).map(({ stockMm }) => stockMm))) {

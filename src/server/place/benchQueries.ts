@@ -1,5 +1,5 @@
 import type { Assembly } from "@/core/place/bench/assembly";
-import type { CutList, CutProblem } from "@/core/place/bench/cutList";
+import type { BarKind, CutList, CutProblem } from "@/core/place/bench/cutList";
 import type { OnHand } from "@/core/place/layout/materials";
 import type { Day } from "@/core/units/day";
 import { many, one, type Db } from "../db/pool";
@@ -58,17 +58,20 @@ export async function spareShare(db: Db, gardenId: number): Promise<number> {
 
 const MOST_HAND_KINDS = 40;
 
-/** A list as the solver takes it: what is on sale, and of the shelf what is of its material. */
+/** The bars of a list: what is on sale, and of the shelf what is of its material, the longest first. */
+export function barsOf(
+  list: Pick<CutListInput, "material" | "stocks" | "usesOffcuts">,
+  shelf: readonly Offcut[],
+): BarKind[] {
+  const own = list.usesOffcuts ? shelf.filter(({ material }) => material === list.material).slice(0, MOST_HAND_KINDS) : []; // prettier-ignore
+  return [
+    ...list.stocks.map(({ lengthMm, price }) => ({ lengthMm, price, onHand: null })),
+    ...own.map(({ lengthMm, count }) => ({ lengthMm, price: 0, onHand: count })),
+  ];
+}
+
+/** A list as the solver takes it. */
 export function problemOf(list: CutListRow, shelf: readonly Offcut[]): CutProblem {
-  const longestPieceFirst = shelf.filter(({ material }) => material === list.material).slice(0, MOST_HAND_KINDS);
-  return {
-    kerfMm: list.kerfMm,
-    trimMm: list.trimMm,
-    objective: list.objective,
-    pieces: list.pieces,
-    bars: [
-      ...list.stocks.map(({ lengthMm, price }) => ({ lengthMm, price, onHand: null })),
-      ...(list.usesOffcuts ? longestPieceFirst.map(({ lengthMm, count }) => ({ lengthMm, price: 0, onHand: count })) : []),
-    ],
-  }; // prettier-ignore
+  const { kerfMm, trimMm, objective, pieces } = list;
+  return { kerfMm, trimMm, objective, pieces, bars: barsOf(list, shelf) };
 }

@@ -1,17 +1,6 @@
 import Joi from "joi";
 import type { Assembly } from "@/core/place/bench/assembly";
-import {
-  choice,
-  edited,
-  maybeRowId,
-  measure,
-  note,
-  rowId,
-  text,
-  version,
-  whole,
-  type Edited,
-} from "../session/validation";
+import { choice, edited, measure, note, rowId, text, version, whole, type Edited } from "../session/validation";
 
 const MOST_ROWS = 60;
 
@@ -40,11 +29,10 @@ export const cutListSchema = Joi.object<CutListInput>({
   usesOffcuts: Joi.boolean().required().label("Offcuts on hand"),
   stocks: Joi.array()
     .items(Joi.object({ lengthMm: lengthMm("Length on sale"), price: measure("Price", 0, 1_000_000, "") }))
-    .min(1)
     .max(3)
     .required()
     .label("Lengths on sale")
-    .messages({ "array.min": "Give at least one length on sale", "array.max": "At most three lengths on sale" }),
+    .messages({ "array.max": "At most three lengths on sale" }),
   pieces: Joi.array()
     .items(Joi.object({ lengthMm: lengthMm("Length of a piece"), count: whole("Count", 1, 2000), label: note("What for", 60) }))
     .min(1)
@@ -52,17 +40,16 @@ export const cutListSchema = Joi.object<CutListInput>({
     .required()
     .label("Pieces")
     .messages({ "array.min": "Give at least one piece" })
-    .custom(withinStock),
+    .custom(notTooMany),
 }); // prettier-ignore
 
-/** A piece longer than every bar is told at the piece; so is a list that is too long to be planned. */
-function withinStock(pieces: CutListInput["pieces"], helpers: Joi.CustomHelpers) {
-  const { stocks, trimMm } = helpers.state.ancestors[0] as CutListInput;
-  const longest = Math.max(...stocks.map((stock) => stock.lengthMm)) - 2 * trimMm;
-  const tooLong = pieces.find((piece) => piece.lengthMm > longest + 1e-6);
-  if (tooLong) return helpers.message({ custom: `A piece of ${tooLong.lengthMm} mm is longer than any bar on sale gives (${longest} mm)` }); // prettier-ignore
+const MOST_PIECES = 2000;
+
+function notTooMany(pieces: CutListInput["pieces"], helpers: Joi.CustomHelpers) {
   const all = pieces.reduce((sum, { count }) => sum + count, 0);
-  return all > 2000 ? helpers.message({ custom: `${all} pieces are more than the 2000 that one list takes` }) : pieces;
+  return all > MOST_PIECES
+    ? helpers.message({ custom: `${all} pieces are more than the ${MOST_PIECES} that one list takes` })
+    : pieces;
 }
 
 export interface AssemblyInput {
@@ -94,7 +81,7 @@ export const assemblyRemovalSchema = Joi.object<{ listId: number; version: numbe
   index: whole("Assembly", 0, 100),
 });
 
-export const cutDoneSchema = Joi.object<{ id: number; version: number }>({ id: rowId("Cut list"), version });
+export const cutListVersionSchema = Joi.object<{ id: number; version: number }>({ id: rowId("Cut list"), version });
 
 export interface OffcutInput extends Edited {
   readonly material: string;
@@ -119,4 +106,3 @@ export const materialSchema = Joi.object<MaterialInput>({
   priceEach: measure("Price", 0, 1_000_000, ""),
 });
 export const spareSchema = Joi.object<{ spareShare: number }>({ spareShare: measure("Spare", 0, 1, "") });
-export const planAskedSchema = Joi.object<{ id: number }>({ id: maybeRowId("Cut list").disallow(null) });

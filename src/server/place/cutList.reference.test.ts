@@ -117,8 +117,29 @@ test("damaged ends are trimmed off bought bars, and bars on hand that do not rea
     const short = money([{ lengthMm: 2500, price: 0, onHand: 2 }], [{ lengthMm: 1200, count: 6 }], { objective });
     const plan = checkPlan(short, cutList(short, solve));
     expect([plan.bars.length, plan.uncut]).toEqual([2, [{ lengthMm: 1200, count: 2 }]]);
+    expect(plan.proved).toBe(true);
+    // Nothing is on sale: no plan buys less than nothing.
+    expect(plan.least).toEqual(objective === "money" ? { cost: 0 } : { bars: 0, lengthMm: 0 });
   }
 });
+
+test("a long bar on the shelf gives what no bar on sale does, and the rest is bought", () => {
+  for (const objective of ["money", "bars"] as const) {
+    const bars = [{ lengthMm: 3000, price: 12, onHand: null }, { lengthMm: 2000, price: 9, onHand: null }, { lengthMm: 5000, price: 0, onHand: 1 }];
+    const problem = money(bars, [{ lengthMm: 4500, count: 2 }, { lengthMm: 1500, count: 4 }], { objective });
+    const plan = checkPlan(problem, cutList(problem, solve));
+    // One long piece is cut and one is not; the short ones share bars of 3 m, two and two.
+    expect([plan.uncut, plan.boughtBars, plan.boughtMm, plan.cost, plan.proved]).toEqual([[{ lengthMm: 4500, count: 1 }], 2, 6000, 24, true]);
+    expect(plan.least).toEqual(objective === "money" ? { cost: 24 } : { bars: 2, lengthMm: 6000 });
+  }
+}); // prettier-ignore
+
+test("the bound counts whole bars, their damaged ends too", () => {
+  const bars = [{ lengthMm: 3000, price: 0, onHand: null }, { lengthMm: 4000, price: 0, onHand: null }];
+  const problem = money(bars, [{ lengthMm: 1490, count: 4 }], { objective: "bars", trimMm: 10 });
+  const plan = checkPlan(problem, cutList(problem, solve));
+  expect([plan.boughtBars, plan.boughtMm, plan.least, plan.proved]).toEqual([2, 6000, { bars: 2, lengthMm: 6000 }, true]);
+}); // prettier-ignore
 
 test("with bars on hand no more is bought than without, every limit holds, and money meets its bound (seed 11)", () => {
   const lengths = fc.integer({ min: 200, max: 2900 });

@@ -44,9 +44,15 @@ export const importLayout = command("plan", importLayoutSchema, async (db, { nam
 
 export const saveLayoutStand = command("plan", layoutStandSchema, async (db, { layoutId, stand }, who) => {
   const { layout, rows } = await opened(db, layoutId, who, stand.version);
+  const { stands } = layout.document;
+  const at = stand.id === null ? stands.length : placeOf(stand.id, layout);
   const written = writtenStand(stand, layout, rows, who);
-  const stands = stand.id === null ? [...layout.document.stands, written] : layout.document.stands.map((one, index) => (index === stand.id! - 1 ? written : one)); // prettier-ignore
-  return keep(db, layout, { ...layout.document, stands }, who);
+  return keep(
+    db,
+    layout,
+    { ...layout.document, stands: [...stands.slice(0, at), written, ...stands.slice(at + 1)] },
+    who,
+  );
 });
 
 export const addLayoutStands = command("plan", layoutStandsSchema, async (db, { layoutId, stands }, who) => {
@@ -59,10 +65,26 @@ export const addLayoutStands = command("plan", layoutStandsSchema, async (db, { 
   return [await keep(db, layout, document, who)];
 });
 
-export const removeLayoutStand = command("plan", layoutStandRemovalSchema, async (db, { layoutId, id }, who) => {
-  const { layout } = await opened(db, layoutId, who, null);
-  await keep(db, layout, { ...layout.document, stands: layout.document.stands.filter((_, index) => index !== id - 1) }, who); // prettier-ignore
-});
+export const removeLayoutStand = command(
+  "plan",
+  layoutStandRemovalSchema,
+  async (db, { layoutId, version, id }, who) => {
+    const { layout } = await opened(db, layoutId, who, version);
+    const at = placeOf(id, layout);
+    await keep(
+      db,
+      layout,
+      { ...layout.document, stands: layout.document.stands.filter((_, index) => index !== at) },
+      who,
+    );
+  },
+);
+
+/** Stands of a copy are numbered by their places. */
+function placeOf(id: number, { document }: LayoutRow): number {
+  if (id > document.stands.length) throw new NotFoundError("This stand is not in the layout any more.");
+  return id - 1;
+}
 
 /**
  * Puts a layout in the place of the garden as it stands, as one act that can be taken back. Batches stay as they are; those
@@ -100,15 +122,15 @@ async function writeRows(db: Db, old: GardenRows, next: GardenRows, who: Session
     }); // prettier-ignore
 }
 
-async function wanted(db: Db, id: number, who: Session): Promise<LayoutRow> {
-  const row = await layoutById(db, who.gardenId, id);
+async function wanted(db: Db, id: number, who: Session, lock = false): Promise<LayoutRow> {
+  const row = await layoutById(db, who.gardenId, id, lock);
   if (!row) throw new NotFoundError("This layout is not there any more: somebody may have removed it.");
   return row;
 }
 
 async function opened(db: Db, id: number, who: Session, version: number | null) {
   if (version !== null) await refuseStale(db, "layout", { garden_id: who.gardenId, id }, version);
-  const layout = await wanted(db, id, who);
+  const layout = await wanted(db, id, who, true);
   return { layout, rows: await gardenRows(db, who.gardenId) };
 }
 

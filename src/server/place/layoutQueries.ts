@@ -15,10 +15,11 @@ export function layouts(db: Db, gardenId: number): Promise<LayoutRow[]> {
   ]);
 }
 
-export function layoutById(db: Db, gardenId: number, id: number): Promise<LayoutRow | null> {
+/** @param lock keeps the row from others until the transaction ends: a document is read, changed and written as a whole */
+export function layoutById(db: Db, gardenId: number, id: number, lock = false): Promise<LayoutRow | null> {
   return maybeOne<LayoutRow & Record<string, unknown>>(
     db,
-    `select id, version, name, document from layout where garden_id = $1 and id = $2`,
+    `select id, version, name, document from layout where garden_id = $1 and id = $2 ${lock ? "for update" : ""}`,
     [gardenId, id],
   );
 }

@@ -68,7 +68,8 @@ export const layoutStandsSchema = Joi.object<{ layoutId: number; stands: readonl
   layoutId: rowId("Layout"),
   stands: Joi.array().items(Joi.object(STAND_PARTS)).min(1).max(200).required().label("Stands"),
 }); // prettier-ignore
-export const layoutStandRemovalSchema = Joi.object<{ layoutId: number; id: number }>({
+export const layoutStandRemovalSchema = Joi.object<{ layoutId: number; version: number; id: number }>({
   layoutId: rowId("Layout"),
+  version,
   id: rowId("Stand"),
 });

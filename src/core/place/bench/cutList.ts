@@ -1,5 +1,5 @@
 import { requireRange, requireWhole } from "../../units/range";
-import { bestPlan, EPSILON, firstPatterns, generate, longestOf, shorterBars, worth, type Chosen, type Goal, type Model, type SolveProgram } from "./cutPlan"; // prettier-ignore
+import { bestPlan, EPSILON, firstPatterns, generate, isBought, longestOf, shorterBars, worth, type Chosen, type Goal, type Model, type SolveProgram } from "./cutPlan"; // prettier-ignore
 import { oneLargeOffcut } from "./largeOffcut";
 
 /** A length that bars are had in: on sale, or so many on hand. */
@@ -57,7 +57,7 @@ const MOST_BOUGHT_KINDS = 3;
 const MOST_HAND_KINDS = 40;
 const CENTS = 100;
 /** Dearer than any plan, so that a piece is left out only when it must be. */
-const UNCUT_TIMES = 10;
+const UNCUT_TIMES = MOST_PIECES;
 
 export interface CutProgress {
   readonly best: number;
@@ -83,7 +83,7 @@ export function cutList(problem: CutProblem, solve: SolveProgram, onProgress?: (
   const tooLong = types.filter(({ length }) => length > longest).map(({ length }) => length / scale);
   if (tooLong.length > 0) return { kind: "too-long", lengthsMm: tooLong };
   const model: Model = { types, bars, kerf, solve };
-  const found = types.length === 0 ? NOTHING : problem.objective === "money" ? cheapest(problem, model, onProgress) : fewest(model, scale, onProgress); // prettier-ignore
+  const found = types.length === 0 ? NOTHING : problem.objective === "money" ? cheapest(problem, model, onProgress) : fewest(problem, model, scale, onProgress); // prettier-ignore
   return plan(found, problem, model, scale);
 } // prettier-ignore
 
@@ -104,36 +104,56 @@ function cheapest({ bars }: CutProblem, model: Model, onProgress?: (progress: Cu
   const goal: Goal = { bars: kindsOf(model), cost, mostBought: null, uncutCost: mayLackBars(model) ? most * UNCUT_TIMES : null }; // prettier-ignore
   const patterns = kindsOf(model).flatMap((bar) => firstPatterns(bar, model));
   const bound = generate(patterns, goal, model).objective - EPSILON * most;
-  const prices = [...new Set(kindsOf(model).map(cost).filter((price) => price > 0))];
-  const least = goal.uncutCost === null ? leastSum(prices, bound) : Math.max(0, bound);
-  const chosen = bestPlan(patterns, goal, least, model, (best) => onProgress?.({ best: best / CENTS, bound: least / CENTS }));
-  return { chosen, least: { cost: least / CENTS }, proved: worth(chosen, goal, model) <= least + EPSILON * most };
-} // prettier-ignore
+  const prices = [
+    ...new Set(
+      kindsOf(model)
+        .map(cost)
+        .filter((price) => price > 0),
+    ),
+  ];
+  const least = roundedUp(bound, goal, (rest) => leastSum(prices, rest));
+  const chosen = bestPlan(patterns, goal, least, model, (best) =>
+    onProgress?.({ best: best / CENTS, bound: least / CENTS }),
+  );
+  const cents = Math.max(0, Math.ceil(least - uncutShare(chosen, goal, model) - EPSILON));
+  return { chosen, least: { cost: cents / CENTS }, proved: worth(chosen, goal, model) <= least + 2 * EPSILON * most };
+}
 
-function fewest(model: Model, scale: number, onProgress?: (progress: CutProgress) => void): Found {
-  const { bars } = model;
-  const bought = kindsOf(model).filter((bar) => bars[bar]!.limit === null);
-  const onHand = kindsOf(model).filter((bar) => bars[bar]!.limit !== null);
+function fewest(problem: CutProblem, model: Model, scale: number, onProgress?: (progress: CutProgress) => void): Found {
+  const bought = kindsOf(model).filter((bar) => isBought(model, bar));
+  const onHand = kindsOf(model).filter((bar) => !isBought(model, bar));
   const uncut = mayLackBars(model);
   // Of what is bought, the longest does best when only bars are counted.
   const longest = bought.length > 0 ? [longestOf(bought, model)] : [];
-  const byBar: Goal = { bars: [...longest, ...onHand], cost: (bar) => (bars[bar]!.limit === null ? 1 : 0), mostBought: null, uncutCost: uncut ? 1000 : null }; // prettier-ignore
+  const byBar: Goal = { bars: [...longest, ...onHand], cost: (bar) => (isBought(model, bar) ? 1 : 0), mostBought: null, uncutCost: uncut ? MOST_PIECES : null };
   const patterns = byBar.bars.flatMap((bar) => firstPatterns(bar, model));
-  const leastBars = Math.ceil(generate(patterns, byBar, model).objective - EPSILON);
-  const fewestBars = bestPlan(patterns, byBar, leastBars, model, (best) => onProgress?.({ best, bound: leastBars }));
-  const count = worth(fewestBars, byBar, model);
-  if (bought.length < 2 || uncut) {
-    const lengthMm = (Math.min(leastBars, 1e6) * (bars[longest[0] ?? 0]?.length ?? 0)) / scale;
-    return { chosen: fewestBars, least: { bars: leastBars, lengthMm: bought.length === 0 ? 0 : lengthMm }, proved: count <= leastBars }; // prettier-ignore
-  }
-  const most = Math.max(...bought.map((bar) => bars[bar]!.length));
-  const byLength: Goal = { bars: kindsOf(model), cost: (bar) => (bars[bar]!.limit === null ? bars[bar]!.length : 0), mostBought: count, uncutCost: null }; // prettier-ignore
+  const bound = Math.ceil(generate(patterns, byBar, model).objective - EPSILON);
+  const fewestBars = bestPlan(patterns, byBar, bound, model, (best) => onProgress?.({ best, bound }));
+  const left = uncutShare(fewestBars, byBar, model);
+  const [count, leastBars] = [worth(fewestBars, byBar, model) - left, Math.max(0, bound - left)];
+  // Bought is the whole bar, its damaged ends too.
+  const stock = (bar: number) => Math.round(problem.bars[bar]!.lengthMm * scale);
+  if (bought.length < 2) return { chosen: fewestBars, least: { bars: leastBars, lengthMm: (leastBars * (longest.length > 0 ? stock(longest[0]!) : 0)) / scale }, proved: count <= leastBars };
+  const most = Math.max(...bought.map(stock));
+  const byLength: Goal = { bars: kindsOf(model), cost: (bar) => (isBought(model, bar) ? stock(bar) : 0), mostBought: count, uncutCost: uncut ? most * MOST_PIECES : null };
   patterns.push(...shorterBars(patterns, bought, model));
-  const bound = generate(patterns, byLength, model).objective - EPSILON * most;
-  const least = leastTotal([...new Set(bought.map((bar) => bars[bar]!.length))], count, bound);
+  const lengthBound = generate(patterns, byLength, model).objective - EPSILON * most;
+  const least = roundedUp(lengthBound, byLength, (rest) => leastTotal([...new Set(bought.map(stock))], count, rest));
   const chosen = bestPlan(patterns, byLength, least, model);
-  const proved = count === leastBars && worth(chosen, byLength, model) <= least;
-  return { chosen, least: { bars: leastBars, lengthMm: least / scale }, proved };
+  const leastLength = Math.max(0, Math.ceil(least - uncutShare(chosen, byLength, model) - EPSILON));
+  return { chosen, least: { bars: leastBars, lengthMm: leastLength / scale }, proved: count <= leastBars && worth(chosen, byLength, model) <= least + 2 * EPSILON * most };
+} // prettier-ignore
+
+/** A bound raised to a total that can be had: whole pieces uncut, and for the rest what bars can come to. */
+function roundedUp(bound: number, { uncutCost }: Goal, leastOfBars: (rest: number) => number): number {
+  if (uncutCost === null) return leastOfBars(bound);
+  const uncut = Math.max(0, Math.floor(bound / uncutCost));
+  return Math.min(uncut * uncutCost + leastOfBars(bound - uncut * uncutCost), (uncut + 1) * uncutCost);
+}
+
+/** What of a plan's worth stands for the pieces that it leaves uncut. */
+function uncutShare(chosen: readonly Chosen[], goal: Goal, model: Model): number {
+  return goal.uncutCost === null ? 0 : worth(chosen, goal, model) - worth(chosen, { ...goal, uncutCost: null }, model);
 }
 
 /** Whole numbers of the coarsest step of 1, 0.1 or 0.01 mm that holds all lengths exactly. */
@@ -182,7 +202,8 @@ function leastTotal(lengths: readonly number[], bars: number, bound: number): nu
 
 /** The least sum of any numbers of some prices that is not under the bound. */
 function leastSum(prices: readonly number[], bound: number): number {
-  if (bound <= 0 || prices.length === 0) return 0;
+  if (bound <= 0) return 0;
+  if (prices.length === 0) return Infinity;
   let best = Infinity;
   const walk = (index: number, sum: number) => {
     const price = prices[index]!;

@@ -40,7 +40,7 @@ export interface Model {
   readonly solve: SolveProgram;
 }
 
-const isBought = ({ bars }: Model, bar: number) => bars[bar]!.limit === null;
+export const isBought = ({ bars }: Model, bar: number) => bars[bar]!.limit === null;
 
 /** Patterns to begin with: bars filled with the longest pieces that still fit; with no limit on the kind, that is a plan. */
 export function firstPatterns(bar: number, { types, bars, kerf }: Model): Pattern[] {

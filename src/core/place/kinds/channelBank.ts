@@ -1,6 +1,13 @@
 import { told } from "../../units/told";
 import { gradedLine } from "../gradedLine";
-import { FILM_DEPTH_MM, dammedLineL, rectangularChannelL, segmentAreaM2, supportHeights } from "../heldWater";
+import {
+  FILM_DEPTH_MM,
+  channelFlow,
+  dammedLineL,
+  rectangularChannelL,
+  segmentAreaM2,
+  supportHeights,
+} from "../heldWater";
 import { lineSites, webBetweenHoles } from "../lineSites";
 import { ACCESS, AISLE, END_MARGIN, LINES_PER_VALVE, count, number, parallelLines, pieces, pitch, reachWarnings, thinWebWarning, valves } from "./shared"; // prettier-ignore
 import type { MaterialNeed, StandCounts, StandFact, StandModel, StandWater } from "./model";
@@ -75,17 +82,23 @@ function counts(spec: ChannelBank): StandCounts {
     lineAreaM2: spec.lineLengthM * spec.channelWidthM,
     slackM: plain?.slackM ?? null,
     evenedPitchM: plain?.evenedPitchM ?? null,
-    facts: facts(spec, web.webMm),
+    facts: facts(spec, web.webMm, sites),
     warnings,
   };
 }
 
-function facts(spec: ChannelBank, webMm: number): StandFact[] {
+function facts(spec: ChannelBank, webMm: number, sites: number): StandFact[] {
   const dropM = spec.fallOneIn === 0 ? 0 : spec.lineLengthM / spec.fallOneIn;
   return [
     { label: "Web between holes", value: webMm, dimension: "bore", how: "Nearest distance between two plants less the hole." },
     { label: "Drop from end to end", value: dropM, dimension: "smallLength", how: "Length of the channel divided by the run of its fall." },
+    ...(sites > 0 ? [flowFact(spec, sites)] : []),
   ]; // prettier-ignore
+}
+
+function flowFact({ lines, linesPerValve, lineFlowLph }: ChannelBank, sites: number): StandFact {
+  const { flowPerPlantLph } = channelFlow(Math.min(lines, linesPerValve), lineFlowLph / 60, sites);
+  return { label: "Flow for a plant", value: flowPerPlantLph, dimension: "flow", how: "Flow of a channel over the plants in it, while its valve is open." }; // prettier-ignore
 }
 
 function fallWarnings({ fallOneIn, lineLengthM, outletHeightM }: ChannelBank): string[] {

@@ -72,6 +72,12 @@ test("water that stands and water that comes back, kind by kind", () => {
   expect(held(STAND_MODELS["wicking-bed"].example).heldL).toBeCloseTo(4 * 2.4 * 1.2 * 0.2 * 0.4 * 1000, 9);
 });
 
+test("flow and water are told by the plant and by the hour", () => {
+  const fact = (spec: StandSpec, label: string) => standCounts(spec).facts.find((one) => one.label === label)!.value;
+  expect(fact(bank, "Flow for a plant")).toBeCloseTo(90 / 24, 9);
+  expect(fact(STAND_MODELS["raft-pond"].example, "Water goes round in an hour")).toBeCloseTo(600 / 1440, 9);
+});
+
 test("what is doubtful about each kind is said", () => {
   const pond = STAND_MODELS["raft-pond"].example;
   expect(words({ ...pond, waterDepthM: 0.1 })).toContain("under 0.15 m deep");

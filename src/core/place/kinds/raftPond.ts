@@ -1,3 +1,4 @@
+import { turnoverPerHour } from "../heldWater";
 import { webBetweenHoles } from "../lineSites";
 import { raftPoints, raftSites, type Packing, type RaftShape } from "../raft";
 import { trayRack } from "../trayRack";
@@ -103,6 +104,7 @@ export const RAFT_POND: StandModel<RaftPond> = {
         { label: "Rafts on a pond", value: rafts.traysPerShelf, dimension: "count", how: "Whole rafts along times whole rafts across, in the better of the two ways to turn them." },
         { label: "Rows on a raft", value: plantsByRow.length, dimension: "count", how: "Width less both margins over the distance of rows: the pitch, or hexagonal 0.866 of it." },
         { label: "Web between holes", value: web.webMm, dimension: "bore", how: "Pitch less the hole." },
+        { label: "Water goes round in an hour", value: turnoverPerHour(spec.pondFlowLph, spec.pondLengthM * spec.pondWidthM * spec.waterDepthM * 1000), dimension: "ratio", how: "Flow of a pond over the water in it: how many times an hour." },
       ],
       warnings,
     };

@@ -14,6 +14,8 @@ export function AdoptForm({ chosen, onDone }: { chosen: ChosenLayout; onDone: ()
     ["Comes new", adoption.added],
     ["Changes", adoption.changed],
     ["Is taken away", adoption.removed],
+    ["New houses", adoption.addedHouses],
+    ["Houses that change", adoption.changedHouses],
     ["Houses taken away", adoption.removedHouses],
     ["New pools", adoption.newPools],
   ] as const;

@@ -63,7 +63,7 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
       saveStand: (stand) => saveLayoutStand({ layoutId, stand }),
       addStands: (input) => addLayoutStands({ layoutId, ...(input as { stands: unknown }) }),
       oneVersion: true,
-      removeStand: (input) => removeLayoutStand({ layoutId, ...(input as { id: unknown }) }),
+      removeStand: (input) => removeLayoutStand({ layoutId, ...(input as { id: unknown; version: unknown }) }),
     }),
     [layoutId],
   );

@@ -6,6 +6,7 @@ export interface PlanStore {
   readonly name: string;
   readonly saveStand: Action<number>;
   readonly addStands: Action<number[]>;
+  /** Takes `{ id, version }`. */
   readonly removeStand: Action<unknown>;
   /** Houses of a layout put by are changed in the garden, not there. */
   readonly saveHouse?: Action<number>;

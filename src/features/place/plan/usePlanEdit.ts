@@ -142,15 +142,22 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       if (!stand) return;
       const spot = freeSpot(stand, houseOf(stand), [...others(stand), stand]);
       const { id: _id, version: _version, position: _position, ...copy } = stand;
+      const from = await version(stand);
       const result = await add.run({ stands: [{ ...copy, ...spot, name: nextName(stand.name, [...others(stand), stand]) }] }); // prettier-ignore
-      if (result.ok) did(result.act);
+      if (!result.ok) return;
+      if (store.oneVersion) savedFrom.current.set(versionKey(id), from);
+      did(result.act);
     },
     remove: async (id) => {
-      const result = await removing.run({ id });
-      if (result.ok) {
-        select(null);
-        did(result.act);
-      }
+      const stand = standOf(id);
+      if (!stand) return;
+      const from = await version(stand);
+      const result = await removing.run({ id, version: from });
+      if (!result.ok) return;
+      if (store.oneVersion) savedFrom.current.set(versionKey(id), from);
+      setHand(null);
+      select(null);
+      did(result.act);
     },
     undo: async () => {
       const act = acts.at(-1);

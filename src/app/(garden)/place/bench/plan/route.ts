@@ -1,10 +1,10 @@
-import { cutDoneSchema } from "@/server/place/benchSchema";
+import { cutListVersionSchema } from "@/server/place/benchSchema";
 import { planList } from "@/server/place/planList";
 import { AskedWrongly, longRoute } from "@/server/session/route";
 
 /** Plans a cut list: answers line by line with how far it is, and ends when whoever asked goes away. */
 export const POST = longRoute("plan", async ({ request, who }) => {
-  const { value: asked, error } = cutDoneSchema.validate(await request.json().catch(() => null));
+  const { value: asked, error } = cutListVersionSchema.validate(await request.json().catch(() => null));
   if (error || !asked) throw new AskedWrongly(error?.message ?? "Nothing is asked for.");
   const stop = new AbortController();
   request.signal.addEventListener("abort", () => stop.abort());
