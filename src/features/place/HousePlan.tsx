@@ -1,7 +1,7 @@
 "use client";
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import { addStands, removeStand, saveHouse, saveStand } from "@/server/place/actions";
+import { addStands, removeStand, saveHouse, savePool, saveStand } from "@/server/place/actions";
 import type { HouseView } from "@/server/place/view";
 import type { PoolRow } from "@/server/place/queries";
 import { quantityText } from "@/core/units/format";
@@ -37,6 +37,7 @@ const LIVE: PlanStore = {
   addStands,
   removeStand: (input) => removeStand({ id: (input as { id: unknown }).id }),
   saveHouse,
+  savePool,
 };
 
 /** The garden as it stands: its houses to choose from, the plan, and the pools that its stands serve. */

@@ -48,7 +48,7 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
       </div>
       <p className="no-print mb-3 text-sm text-soft">
         Print at 100 %, not “fit to page”, and measure the bar at the foot: {quantityText(barM, "length", units)} must be{" "}
-        {(barM * 1000) / scale} mm long.
+        {quantityText((barM * 1000) / scale, "bore", units)} long.
       </p>
       <div className="overflow-x-auto print:overflow-visible">
         {sheets.map(({ column, row }) => (

@@ -210,13 +210,15 @@ function rowsOf(spec: FieldSpec, values: FieldValues): FieldSpec[] {
 /** A range that was missed, in the units in which it was typed; the schema itself speaks in inside units. */
 function rangesIn(error: Joi.ValidationError, fields: readonly FieldSpec[], units: UnitPreferences) {
   const messages: Record<string, string> = {};
-  for (const { type, path, context } of error.details) {
+  for (const { type, path, context, message } of error.details) {
     const spec = fields.find(({ name }) => name === path.join("."));
-    const limit: unknown = context?.limit;
-    if (spec?.type !== "quantity" || typeof limit !== "number" || !/^number\.(min|max)$/u.test(type)) continue;
+    if (spec?.type !== "quantity" || !/^number\.(min|max)$/u.test(type)) continue;
     if (fromBase(1, preferredUnit(spec.dimension, units)) === 1) continue;
     const text = (value: number) => quantityText(value, spec.dimension, units);
-    messages[spec.name] ??= `${spec.label} is ${text(context!.value as number)}; it must be at ${type === "number.min" ? "least" : "most"} ${text(limit)}`; // prettier-ignore
+    const limit: unknown = context?.limit;
+    const value = text(context!.value as number);
+    // A limit that is another measure is told in the schema's own words, behind the value.
+    messages[spec.name] ??= typeof limit === "number" ? `${spec.label} is ${value}; it must be at ${type === "number.min" ? "least" : "most"} ${text(limit)}` : message.replace(/ is [^;]+;/u, ` is ${value};`); // prettier-ignore
   }
   return messages;
 }

@@ -27,7 +27,7 @@ export default async function PlacePage({
   return (
     <Station
       title="Place"
-      facts={`${houses.length} houses · ${sites} sites and cells, ${planted} taken today`}
+      facts={`${houses.length} ${houses.length === 1 ? "house" : "houses"} · ${sites} sites and cells, ${planted} taken today`}
       tabs={placeTabs("plan")}
     >
       {houseOverlaps(worked.rows.houses).map((words) => (

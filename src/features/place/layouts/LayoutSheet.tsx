@@ -1,6 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import type { LayoutFigures } from "@/core/place/layout/compare";
+import { savePool } from "@/server/place/actions";
 import { addLayoutStands, copyLayout, removeLayout, removeLayoutStand, saveLayoutStand } from "@/server/place/layoutActions"; // prettier-ignore
 import type { Adoption } from "@/server/place/adoption";
 import type { PoolRow } from "@/server/place/queries";
@@ -64,6 +65,7 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
       addStands: (input) => addLayoutStands({ layoutId, ...(input as { stands: unknown }) }),
       oneVersion: true,
       removeStand: (input) => removeLayoutStand({ layoutId, ...(input as { id: unknown; version: unknown }) }),
+      savePool,
     }),
     [layoutId],
   );
@@ -71,7 +73,11 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
     <>
       <div className="no-print mb-4 flex flex-wrap items-center gap-2">
         <Only right="plan">
-          <Button data-key="n" disabled={copy.busy} onClick={() => void copy.run({ from: null, name: nextName() })}>
+          <Button
+            data-key="n"
+            disabled={copy.busy || now.lines === 0}
+            onClick={() => void copy.run({ from: null, name: nextName() })}
+          >
             Put by as it stands
           </Button>
           <Button onClick={() => setOpen({ what: "import" })}>Bring a file in</Button>

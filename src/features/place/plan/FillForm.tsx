@@ -40,7 +40,11 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
   // A pool that was named a moment ago may come in after the form has opened.
   const poolId = chosenPool ?? pools[0]?.id ?? 0;
   const [loopId, setLoopId] = useState<number | null>(null);
+  const [newPool, setNewPool] = useState("");
   const { run, busy } = useCommand(store.addStands, { done: "The house is filled" });
+  const pool = useCommand(store.savePool, { done: "Pool saved" });
+  const namesPool = pools.length === 0;
+  const unnamed = namesPool && newPool.trim() === "";
   const clearanceM = typeof clearance === "number" && clearance >= 0 && clearance < 50 ? clearance : USUAL_RULES.clearanceM; // prettier-ignore
   const rules: FillRules = { ...USUAL_RULES, clearanceM, aisleInsisted: insisted };
   const room = largestFree(house, stands.map(({ stand }) => standFootprint(stand)), clearanceM); // prettier-ignore
@@ -50,11 +54,13 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
   const filling = room && fillHouse(room, wanted, rules);
   const words = STAND_MODELS[kind].words;
   const fill = async () => {
+    const served = namesPool ? await pool.run({ id: null, version: null, name: newPool, cleaningDays: 1 }) : null;
+    if (served && !served.ok) return;
     const names: Pick<Stand, "name">[] = stands.map(({ stand }) => stand);
     const added = filling!.stands.map((stand) => {
       const name = names.some((one) => one.name === words.name) ? nextName(words.name, names) : words.name;
       names.push({ name });
-      return { ...stand, name, houseId: house.id, poolId, loopId };
+      return { ...stand, name, houseId: house.id, poolId: served?.ok ? served.value : poolId, loopId };
     });
     const result = await run({ stands: added });
     if (result.ok) onDone();
@@ -107,6 +113,11 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
         <Field label="Aisle" hint={`${quantityText(LEAST_AISLE_M, "length", units)} at least, ${quantityText(ACCESSIBLE_AISLE_M, "length", units)} is accessible`}>
           {(aria) => <QuantityInput {...aria} dimension="length" value={aisle ?? example.aisleM} onValue={setAisle} />}
         </Field>
+        {namesPool ? (
+          <Field label="Serves a new pool" hint="germination rack, nursery, leaf bank …">
+            {(aria) => <input {...aria} className="input" value={newPool} onChange={(event) => setNewPool(event.target.value)} />}
+          </Field>
+        ) : (
         <Field label="Serves">
           {(aria) => (
             <select {...aria} className="input" value={poolId} onChange={(event) => setPoolId(Number(event.target.value))}>
@@ -116,6 +127,7 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
             </select>
           )}
         </Field>
+        )}
         <Field label="Watered by">
           {(aria) => (
             <select {...aria} className="input" value={loopId ?? 0} onChange={(event) => setLoopId(Number(event.target.value) || null)}>
@@ -146,10 +158,10 @@ export function FillForm({ view, pools, loops, store, onDone }: FillFormProps) {
         </p>
       )}
       <div className="mt-3 border-t border-rule pt-3">
-        <Button look="strong" disabled={busy || !filling || filling.sites === 0 || poolId === 0} onClick={() => void fill()}>
+        <Button look="strong" disabled={busy || !filling || filling.sites === 0 || unnamed} onClick={() => void fill()}>
           {filling && filling.sites > 0 ? `Fill with ${filling.lines} ${plural(words.line)}` : "Nothing fits"}
         </Button>
-        {poolId === 0 && <p className="mt-2 text-sm">Name a pool first: a stand serves one.</p>}
+        {unnamed && <p className="mt-2 text-sm">Name the pool first: a stand serves one.</p>}
       </div>
     </div>
   );

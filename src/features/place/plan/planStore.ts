@@ -10,6 +10,8 @@ export interface PlanStore {
   readonly removeStand: Action<unknown>;
   /** Houses of a layout put by are changed in the garden, not there. */
   readonly saveHouse?: Action<number>;
+  /** For whoever fills a house before any pool is named. */
+  readonly savePool: Action<number>;
   /** All stands are kept in one row and share its version. */
   readonly oneVersion?: true;
 }
