@@ -235,6 +235,8 @@ test("cookies are sealed and closed to scripts, pages cannot be framed, and a sc
   context,
   garden,
 }) => {
+  await context.clearCookies();
+  await signIn(page, "ines");
   const cookie = (await context.cookies()).find(({ name }) => name === "seed_round")!;
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: "Lax" });
   const answer = await page.goto("/round");

@@ -92,7 +92,7 @@ test("bad input: each error stands beside its field with value and range, and wh
   await dialog.getByLabel("Channels", { exact: true }).fill("2.5");
   await dialog.getByRole("button", { name: "Save" }).click();
   await expect(
-    dialog.getByText("Pitch, plant to plant is 7 m; it must not be wider than the line is long"),
+    dialog.getByText("Pitch, plant to plant is 7000 mm; it must not be wider than the line is long"),
   ).toBeVisible();
   await expect(dialog.getByText('"wide" is not a number')).toBeVisible();
   await expect(dialog.getByText("Channels is 2.5; it must be a whole number")).toBeVisible();

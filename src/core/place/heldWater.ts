@@ -31,6 +31,18 @@ export function segmentAreaM2(innerDiameterMm: number, waterDepthMm: number): nu
   return r * r * Math.acos(cosine) - (r - h) * Math.sqrt(Math.max(0, 2 * r * h - h * h));
 }
 
+/**
+ * Litres in a round pipe that runs full.
+ * @param innerDiameterMm 1–2000 mm
+ * @param lengthM 0–5000 m
+ * @source π·r²·length; the full section of tests/reference/place/held-water.json
+ * @example fullPipeL(33.2, 14) // 12.1
+ */
+export function fullPipeL(innerDiameterMm: number, lengthM: number): number {
+  requireRange("fullPipeL", "lengthM", lengthM, 0, 5000);
+  return segmentAreaM2(innerDiameterMm, innerDiameterMm) * lengthM * 1000;
+}
+
 /** A dam at the outlet of a sloped line. */
 export interface DammedLine {
   readonly section: "round" | "rect";

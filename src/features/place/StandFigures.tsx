@@ -15,8 +15,8 @@ export function StandFigures({ view }: { view: StandView }) {
     ...(tank
       ? [{
           label: `Room in the ${tank.loopName.toLowerCase()} tank for it`, value: tank.headspaceL, dimension: "volume" as const,
-          how: "Volume of the tank less its working volume; all stands of the loop give back into it.",
-          inputs: [["comes back from all of them", quantityText(tank.drainBackL, "volume", units)] as const],
+          how: "Volume of the tank less its working volume; all stands of the loop give back into it, and the pump's pipe unless a non-return valve keeps it full.",
+          inputs: [["comes back in all", quantityText(tank.drainBackL, "volume", units)], ["of that, out of the pipe", quantityText(tank.pipeL, "volume", units)]] as const,
         }]
       : []),
   ]; // prettier-ignore

@@ -1,6 +1,7 @@
 "use client";
 import { quantityText } from "@/core/units/format";
 import type { Ladder, Rung } from "@/core/water/ladder";
+import type { TankLimits } from "@/server/water/ladders";
 import type { Loop } from "@/server/water/queries";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -27,7 +28,7 @@ export interface LoopSheetProps {
   readonly loop: Loop | null;
   readonly ladder: Ladder | null;
   readonly needLpd: number;
-  readonly limits: { readonly drainBackL: number; readonly greatestL: number } | null;
+  readonly limits: TankLimits | null;
   readonly recipes: readonly Named[];
   readonly sources: readonly Named[];
 }
@@ -75,10 +76,11 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
                 than{" "}
                 <Why
                   label="Highest safe level"
-                  how="The tank less 3 % freeboard, less what runs back from the lines when the pump stops."
+                  how="The tank less 3 % freeboard, less what runs back when the pump stops: from the lines, and out of the pump's pipe unless a non-return valve keeps it full."
                   inputs={[
                     ["tank", quantityText(loop.tankL, "volume", units)],
                     ["runs back", quantityText(limits.drainBackL, "volume", units)],
+                    ["of that, out of the pipe", quantityText(limits.pipeL, "volume", units)],
                   ]}
                 >
                   {quantityText(limits.greatestL, "volume", units)}

@@ -10,7 +10,7 @@ const EXAMPLE = { points: [{ flowLph: 0, headM: 5 }, { flowLph: 3000, headM: 3 }
 
 /** The pump by its maker's table, and the pipe it pushes through. */
 export function PumpFields() {
-  const { control, setValue } = useFormContext();
+  const { control, register, setValue } = useFormContext();
   const pump = useWatch({ control, name: "pump" }) as object | null;
   return (
     <fieldset className="mt-3 border-t border-rule pt-3">
@@ -45,6 +45,10 @@ export function PumpFields() {
               hint="elbow 0.9, open valve 0.2–10, inlet 0.5, outlet 1"
             />
           </div>
+          <label className="mt-3 flex min-h-11 items-center gap-3 font-bold">
+            <input type="checkbox" className="size-6 accent-water" {...register("pump.nonReturnValve")} />A non-return
+            valve keeps the pipe full when the pump stops
+          </label>
         </>
       )}
     </fieldset>

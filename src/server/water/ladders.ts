@@ -1,6 +1,6 @@
 import { ladder, type Ladder } from "@/core/water/ladder";
 import type { PumpSystem } from "@/core/water/pumpDuty";
-import { loopTankRoom } from "@/core/place/standWater";
+import { loopTankRoom, type TankRoom } from "@/core/place/standWater";
 import { standFlow } from "@/core/place/standFlow";
 import type { Season } from "../batches/season";
 import { sourceLimitLpd } from "../batches/season";
@@ -59,11 +59,15 @@ export function loopLadder(season: Season, loop: Loop): Ladder {
   return inUnits(worked, season.who.units);
 }
 
+export interface TankLimits extends Pick<TankRoom, "drainBackL" | "pipeL"> {
+  readonly greatestL: number;
+}
+
 /** Room that a tank must keep: what runs back when the pump stops, and freeboard. */
-export function tankLimits(season: Season, loop: Loop): { drainBackL: number; greatestL: number } {
+export function tankLimits(season: Season, loop: Loop): TankLimits {
   const own = season.rows.stands.filter((stand) => stand.loopId === loop.id);
-  const { drainBackL } = loopTankRoom(loop, own.map(({ spec }) => spec)); // prettier-ignore
-  return { drainBackL, greatestL: Math.max(0, loop.tankL * (1 - FREEBOARD_SHARE) - drainBackL) };
+  const { drainBackL, pipeL } = loopTankRoom(loop, own.map(({ spec }) => spec)); // prettier-ignore
+  return { drainBackL, pipeL, greatestL: Math.max(0, loop.tankL * (1 - FREEBOARD_SHARE) - drainBackL) };
 }
 
 function plantsByPool({ plan }: Season): Map<number, { plants: number; needLpd: number }> {

@@ -23,6 +23,8 @@ export interface PumpInput {
   readonly pipeLengthM: number;
   readonly boreMm: number;
   readonly fittingsK: number;
+  /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
+  readonly nonReturnValve?: boolean;
 }
 
 export interface LoopInput extends Edited {
@@ -68,6 +70,7 @@ const pump = Joi.object<PumpInput>({
   pipeLengthM: measure("Pipe length", 0, 5000, "m"),
   boreMm: measure("Bore", 2, 1000, "mm"),
   fittingsK: measure("Fittings, sum of K", 0, 1000, ""),
+  nonReturnValve: Joi.boolean().optional(),
 });
 
 const timer = Joi.object({

@@ -106,14 +106,17 @@ test("what is round a stand: root crops on film, shade at noon, a tank too small
   expect([dark!.value, bright!.value]).toEqual([6, 0]);
   // South of the equator the dark month is June.
   expect(standChecks(STAND_MODELS.towers.example, { ...around, latitudeDeg: -37.2 }).facts[0]!.how).toContain("June");
-  expect(headspaceWarning({ loopName: "Leaf", ...loopTankRoom({ kind: "recirculating", tankL: 600, workingL: 550 }, [leaf]) }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
+  expect(headspaceWarning({ loopName: "Leaf", ...loopTankRoom({ kind: "recirculating", tankL: 600, workingL: 550, pump: null }, [leaf]) }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
+  // Ten metres of pipe of 33.2 mm hold 8.66 L, which come back too unless a valve keeps them.
+  const pump = { pipeLengthM: 10, boreMm: 33.2, nonReturnValve: true };
+  expect(loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550, pump: { ...pump, nonReturnValve: false } }, [leaf])).toMatchObject({ pipeL: expect.closeTo(8.657, 3), drainBackL: expect.closeTo(95.057, 3), overflowL: expect.closeTo(5.057, 3) }); // prettier-ignore
   expect(
     headspaceWarning({
       loopName: "Leaf",
-      ...loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550 }, [leaf]),
+      ...loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550, pump }, [leaf]),
     }),
   ).toEqual([]);
-  expect(loopTankRoom({ kind: "run-to-waste", tankL: 600, workingL: 600 }, [leaf])).toMatchObject({ drainBackL: 0, overflowL: 0 }); // prettier-ignore
+  expect(loopTankRoom({ kind: "run-to-waste", tankL: 600, workingL: 600, pump }, [leaf])).toMatchObject({ drainBackL: 0, overflowL: 0 }); // prettier-ignore
 });
 
 test("of racks the top shelf is seen from above, rack by rack", () => {
