@@ -39,12 +39,13 @@ const batch = async (rows: Rows) => {
   const [row] = await rows<{ id: number; version: number; variety_id: number }>("select id, version, variety_id from batch where garden_id = 1 and sow_day > '2027-11-01' order by id limit 1"); // prettier-ignore
   return { id: row!.id, version: row!.version, varietyId: row!.variety_id, sowDay: "2028-01-10", cells: 50, targetPlants: 40, note: "" }; // prettier-ignore
 };
-/** A copy of the garden's layout that has just been put by. */
-const layout = async (rows: Rows) => {
+/** A copy of the garden's layout that has just been put by, with an empty house at the end when asked for. */
+const layout = async (rows: Rows, emptyHouse = false) => {
   const { gardenRows } = await import("../../src/server/batches/season");
   const { liveLayout } = await import("../../src/server/place/layoutViews");
   const db = { query: async (text: string, values: unknown[]) => ({ rows: await rows(text, values) }) };
-  const document = liveLayout(await gardenRows(db as never, 1), "Copy");
+  const live = liveLayout(await gardenRows(db as never, 1), "Copy");
+  const document = emptyHouse ? { ...live, houses: [...live.houses, { ...live.houses[0]!, name: "Empty" }] } : live;
   const [row] = await rows<{ id: number; version: number; name: string }>("insert into layout (garden_id, name, document) values (1, 'L' || random(), $1) returning id, version, name", [JSON.stringify(document)]); // prettier-ignore
   return { ...row!, document };
 };
@@ -121,6 +122,9 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
     saveLayoutStand: { least: "grower", input: async (rows) => { const { id, version, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stand: { ...stand, id: 1, version, houseId: 1, poolId: 1, loopId: null } }; } }, // prettier-ignore
     addLayoutStands: { least: "grower", input: async (rows) => { const { id, document } = await layout(rows); const { house: _h, pool: _p, loop: _l, ...stand } = document.stands[0]!; return { layoutId: id, stands: [{ ...stand, name: "One more", xM: 11, yM: 4.5, houseId: 1, poolId: 1, loopId: null }] }; } }, // prettier-ignore
     removeLayoutStand: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { layoutId: id, version, id: 1 }; } }, // prettier-ignore
+    saveLayoutHouse: { least: "grower", input: async (rows) => { const { id, version, document } = await layout(rows); return { layoutId: id, house: { ...document.houses[0]!, id: 1, version } }; } }, // prettier-ignore
+    removeLayoutHouse: { least: "grower", input: async (rows) => { const { id, version, document } = await layout(rows, true); return { layoutId: id, version, id: document.houses.length }; } }, // prettier-ignore
+    addLayoutPool: { least: "grower", input: async (rows) => ({ layoutId: (await layout(rows)).id, pool: { id: null, version: null, name: `Pool ${Math.random()}`, cleaningDays: 1 } }) }, // prettier-ignore
     adoptLayout: { least: "grower", input: async (rows) => { const { id, version } = await layout(rows); return { id, version }; } }, // prettier-ignore
   },
   "place/benchActions": {

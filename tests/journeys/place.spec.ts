@@ -343,6 +343,25 @@ test("a denser copy is compared and adopted under running batches, and taken bac
     const lost = drawer(page).getByRole("region", { name: "Batches that no longer fit" });
     await expect(lost.getByText("None is lost")).toBeVisible();
     await expect(lost.getByRole("row", { name: /Batavia lettuce of .* Leaf bank/ }).first()).toBeVisible();
+    await page.keyboard.press("Escape");
+  });
+
+  await test.step("a house is made longer, a house and a pool are added, in the copy alone", async () => {
+    await page.getByRole("button", { name: /^House Tunnel, 14 m by 6 m/ }).focus();
+    await page.keyboard.press("Shift+ArrowRight");
+    await page.keyboard.press("Enter");
+    await expect(page.getByText("House saved")).toBeVisible();
+    await expect(page.getByRole("button", { name: /^House Tunnel, 14.5 m by 6 m/ })).toBeVisible();
+    await page.getByRole("button", { name: "Done" }).click();
+    await page.getByRole("button", { name: "New house" }).click();
+    await drawer(page).getByLabel("Name").fill("Second tunnel");
+    await save(page);
+    await expect(page.getByRole("button", { name: "Second tunnel", exact: true })).toBeVisible();
+    await page.getByRole("button", { name: "New pool" }).click();
+    await drawer(page).getByLabel("Name").fill("Second leaf");
+    await save(page);
+    await expect(page.getByText(/^Pools: .*Second leaf/)).toBeVisible();
+    expect(await garden.rows("select count(*)::int, sum(length_m) filter (where name = 'Tunnel') as tunnel from house")).toEqual([{ count: 3, tunnel: 14 }]); // prettier-ignore
   });
 });
 

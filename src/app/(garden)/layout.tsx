@@ -42,7 +42,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
           To the sheet
         </a>
         <Live />
-        <div className="md:grid md:grid-cols-[176px_1fr] print:block">
+        <div className="md:grid md:grid-cols-[11rem_1fr] print:block">
           <div className="no-print border-rule bg-ground max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:border-t-2 md:sticky md:top-0 md:h-screen md:border-r">
             <header className="hidden pb-5 pl-5 pr-1 pt-5 md:block">
               <p className="sign text-2xl">Seed Round</p>

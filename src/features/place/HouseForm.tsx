@@ -1,10 +1,10 @@
 "use client";
-import { removeHouse, saveHouse } from "@/server/place/actions";
 import type { House } from "@/server/place/queries";
 import { houseSchema } from "@/server/place/schema";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { RemoveButton } from "@/ui/RemoveButton";
+import type { PlanStore } from "./plan/planStore";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "name", label: "Name", type: "text", wide: true },
@@ -42,10 +42,12 @@ const EXAMPLE = {
 export function HouseForm({
   house,
   others,
+  store,
   onDone,
 }: {
   house: House | null;
   others: readonly House[];
+  store: PlanStore;
   onDone: () => void;
 }) {
   // A new house stands below all others until somebody says where.
@@ -56,10 +58,20 @@ export function HouseForm({
       schema={houseSchema}
       fields={FIELDS}
       defaults={defaults}
-      action={saveHouse}
+      action={store.saveHouse}
+      place={store.name}
       saved="House saved"
       onDone={onDone}
-      aside={house && <RemoveButton what={house.name} action={removeHouse} id={house.id} onDone={onDone} />}
+      aside={
+        house && (
+          <RemoveButton
+            what={house.name}
+            action={(input) => store.removeHouse({ ...(input as { id: number }), version: house.version })}
+            id={house.id}
+            onDone={onDone}
+          />
+        )
+      }
     />
   );
 }

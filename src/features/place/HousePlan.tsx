@@ -1,7 +1,7 @@
 "use client";
 import { Printer } from "lucide-react";
 import Link from "next/link";
-import { addStands, removeStand, saveHouse, savePool, saveStand } from "@/server/place/actions";
+import { addStands, removeHouse, removeStand, saveHouse, savePool, saveStand } from "@/server/place/actions";
 import type { HouseView } from "@/server/place/view";
 import type { PoolRow } from "@/server/place/queries";
 import { quantityText } from "@/core/units/format";
@@ -37,6 +37,7 @@ const LIVE: PlanStore = {
   addStands,
   removeStand: (input) => removeStand({ id: (input as { id: unknown }).id }),
   saveHouse,
+  removeHouse: (input) => removeHouse({ id: (input as { id: unknown }).id }),
   savePool,
 };
 
@@ -107,6 +108,7 @@ export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: Ho
         <HouseForm
           house={editing?.what === "house" ? (view?.house ?? null) : null}
           others={houses.map(({ house }) => house)}
+          store={LIVE}
           onDone={close}
         />
       </Drawer>
@@ -118,6 +120,7 @@ export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: Ho
         {editing && (
           <PoolForm
             pool={editing.what === "pool" ? (pools.find(({ id }) => id === editing.id) ?? null) : null}
+            store={LIVE}
             onDone={close}
           />
         )}

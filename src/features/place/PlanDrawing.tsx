@@ -52,14 +52,13 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDra
           <g ref={layer} className="group/plan">
             {houses.map((view) => (
               <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
-                {edit?.saveHouse ? (
+                {edit ? (
                   <EditableHouse
                     house={view.house}
                     others={houses.filter((one) => one !== view).map(({ house }) => house)}
                     pxPerM={pxPerM}
                     layer={layer}
-                    save={edit.saveHouse}
-                    onSaved={edit.did}
+                    save={edit.changeHouse}
                   />
                 ) : (
                   <HouseOutline house={view.house} pxPerM={pxPerM} />

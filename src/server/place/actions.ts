@@ -1,19 +1,19 @@
 "use server";
-import { houseClashes, clashOf } from "@/core/place/houseChecks";
+import { clashOf } from "@/core/place/houseChecks";
 import { standCounts } from "@/core/place/standCounts";
 import { inUnits } from "@/core/units/told";
 import type { Db } from "../db/pool";
 import { placeLast, removeRow, saveRow } from "../db/save";
 import { command, RefusedError } from "../session/command";
 import type { Session } from "../session/session";
+import { refuseStandsOutside } from "./houseRoom";
 import { houses, stands } from "./queries";
 import { addStandsSchema, houseSchema, poolSchema, removeSchema, standSchema, type StandInput } from "./schema";
 
 export const saveHouse = command("plan", houseSchema, async (db, house, who) => {
   if (house.id !== null) {
     const own = (await stands(db, who.gardenId)).filter((stand) => stand.houseId === house.id);
-    const outside = houseClashes(house, own).find(({ kind }) => kind === "outside");
-    if (outside) throw new RefusedError(inUnits(outside.message, who.units), "lengthM");
+    refuseStandsOutside(house, own, who);
   }
   return saveRow(
     db,

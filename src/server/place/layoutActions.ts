@@ -1,6 +1,6 @@
 "use server";
 import type { LayoutDocument, LayoutStand } from "@/core/place/layout/document";
-import { layoutFaults } from "@/core/place/layout/document";
+import { layoutFaults, standsIn, withHouse } from "@/core/place/layout/document";
 import { layoutTextInSvg } from "@/core/place/layout/svg";
 import { clashOf } from "@/core/place/houseChecks";
 import { standCounts } from "@/core/place/standCounts";
@@ -14,8 +14,9 @@ import { rainNormals } from "../water/queries";
 import { adoptedRows, adoptionOf, type Adoption } from "./adoption";
 import { parsedLayout } from "./layoutFile";
 import { layoutById, type LayoutRow } from "./layoutQueries";
-import { adoptLayoutSchema, copyLayoutSchema, importLayoutSchema, layoutStandRemovalSchema, layoutStandSchema, layoutStandsSchema, renameLayoutSchema } from "./layoutSchema"; // prettier-ignore
+import { adoptLayoutSchema, copyLayoutSchema, importLayoutSchema, layoutHouseSchema, layoutPartRemovalSchema, layoutPoolSchema, layoutStandSchema, layoutStandsSchema, renameLayoutSchema } from "./layoutSchema"; // prettier-ignore
 import { layoutRows, liveLayout } from "./layoutViews";
+import { refuseStandsOutside } from "./houseRoom";
 import { removeSchema, type StandInput } from "./schema";
 
 /** Puts the garden as it stands by as a copy, or copies a copy. */
@@ -45,7 +46,7 @@ export const importLayout = command("plan", importLayoutSchema, async (db, { nam
 export const saveLayoutStand = command("plan", layoutStandSchema, async (db, { layoutId, stand }, who) => {
   const { layout, rows } = await opened(db, layoutId, who, stand.version);
   const { stands } = layout.document;
-  const at = stand.id === null ? stands.length : placeOf(stand.id, layout);
+  const at = placeOf(stand.id, stands, "stand");
   const written = writtenStand(stand, layout, rows, who);
   return keep(
     db,
@@ -67,10 +68,10 @@ export const addLayoutStands = command("plan", layoutStandsSchema, async (db, { 
 
 export const removeLayoutStand = command(
   "plan",
-  layoutStandRemovalSchema,
+  layoutPartRemovalSchema,
   async (db, { layoutId, version, id }, who) => {
     const { layout } = await opened(db, layoutId, who, version);
-    const at = placeOf(id, layout);
+    const at = placeOf(id, layout.document.stands, "stand");
     await keep(
       db,
       layout,
@@ -80,10 +81,47 @@ export const removeLayoutStand = command(
   },
 );
 
-/** Stands of a copy are numbered by their places. */
-function placeOf(id: number, { document }: LayoutRow): number {
-  if (id > document.stands.length) throw new NotFoundError("This stand is not in the layout any more.");
-  return id - 1;
+export const saveLayoutHouse = command("plan", layoutHouseSchema, async (db, { layoutId, house }, who) => {
+  const { layout } = await opened(db, layoutId, who, house.version);
+  const { houses } = layout.document;
+  const at = placeOf(house.id, houses, "house");
+  const { id: _id, version: _version, ...written } = house;
+  if (houses.some(({ name }, place) => place !== at && name === house.name)) throw new RefusedError("Another house has this name.", "name"); // prettier-ignore
+  const document = withHouse(layout.document, at, written);
+  refuseStandsOutside(written, standsIn(document, written.name), who);
+  return keep(db, layout, document, who);
+});
+
+export const removeLayoutHouse = command(
+  "plan",
+  layoutPartRemovalSchema,
+  async (db, { layoutId, version, id }, who) => {
+    const { layout } = await opened(db, layoutId, who, version);
+    const { houses } = layout.document;
+    const at = placeOf(id, houses, "house");
+    const stands = standsIn(layout.document, houses[at]!.name).length;
+    if (stands > 0) throw new RefusedError(`${houses[at]!.name} has stands in it: take them away first.`);
+    await keep(db, layout, { ...layout.document, houses: houses.filter((_, place) => place !== at) }, who);
+  },
+);
+
+/** @returns the new pool's number in the layout. Pools that the garden has stay as they are: no layout renames or removes one. */
+export const addLayoutPool = command(
+  "plan",
+  layoutPoolSchema,
+  async (db, { layoutId, pool: { name, cleaningDays } }, who) => {
+    const { layout } = await opened(db, layoutId, who, null);
+    const { pools } = layout.document;
+    if (pools.some((pool) => pool.name === name)) throw new RefusedError("Another pool has this name.", "name");
+    await keep(db, layout, { ...layout.document, pools: [...pools, { name, cleaningDays }] }, who);
+    return pools.length + 1;
+  },
+);
+
+/** Parts of a copy are numbered by their places from 1 on; a new one comes last. */
+function placeOf(id: number | null, parts: readonly unknown[], word: string): number {
+  if (id !== null && id > parts.length) throw new NotFoundError(`This ${word} is not in the layout any more.`);
+  return id === null ? parts.length : id - 1;
 }
 
 /**

@@ -1,7 +1,7 @@
 import Joi from "joi";
 import { LAYOUT_FORMAT, LAYOUT_VERSION, type LayoutDocument } from "@/core/place/layout/document";
 import { maybeRowId, measure, rowId, text, version, whole } from "../session/validation";
-import { HOUSE_PARTS, STAND_PARTS, type StandInput } from "./schema";
+import { HOUSE_PARTS, houseSchema, poolSchema, standSchema, STAND_PARTS, type HouseInput, type PoolInput, type StandInput } from "./schema"; // prettier-ignore
 import { specSchema } from "./specSchema";
 
 const MOST_HOUSES = 200;
@@ -56,20 +56,16 @@ export const importLayoutSchema = Joi.object<{ name: string; text: string }>({
 }); // prettier-ignore
 export const adoptLayoutSchema = Joi.object<{ id: number; version: number }>({ id: rowId("Layout"), version });
 
-export interface LayoutStandInput {
-  readonly layoutId: number;
-  readonly stand: StandInput;
-}
-export const layoutStandSchema = Joi.object<LayoutStandInput>({
-  layoutId: rowId("Layout"),
-  stand: Joi.object({ id: maybeRowId("Stand"), version: version.allow(null), ...STAND_PARTS }).required(),
-});
+// The parts of a layout put by are those of the garden; their ids are their places in it, their version is the layout's.
+export const layoutHouseSchema = Joi.object<{ layoutId: number; house: HouseInput }>({ layoutId: rowId("Layout"), house: houseSchema.required() }); // prettier-ignore
+export const layoutPoolSchema = Joi.object<{ layoutId: number; pool: PoolInput }>({ layoutId: rowId("Layout"), pool: poolSchema.required() }); // prettier-ignore
+export const layoutStandSchema = Joi.object<{ layoutId: number; stand: StandInput }>({ layoutId: rowId("Layout"), stand: standSchema.required() }); // prettier-ignore
 export const layoutStandsSchema = Joi.object<{ layoutId: number; stands: readonly Omit<StandInput, "id" | "version">[] }>({
   layoutId: rowId("Layout"),
   stands: Joi.array().items(Joi.object(STAND_PARTS)).min(1).max(200).required().label("Stands"),
 }); // prettier-ignore
-export const layoutStandRemovalSchema = Joi.object<{ layoutId: number; version: number; id: number }>({
+export const layoutPartRemovalSchema = Joi.object<{ layoutId: number; version: number; id: number }>({
   layoutId: rowId("Layout"),
   version,
-  id: rowId("Stand"),
+  id: rowId("What to remove"),
 });

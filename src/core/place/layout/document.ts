@@ -50,6 +50,16 @@ export function standsIn(layout: LayoutDocument, house: string): (PlacedStand & 
   return layout.stands.flatMap((stand, index) => (stand.house === house ? [{ ...stand, id: index, index }] : []));
 }
 
+/** The layout with a house in this place changed or, at the end, added; its stands go by its name and follow it. */
+export function withHouse(layout: LayoutDocument, at: number, house: LayoutHouse): LayoutDocument {
+  const before = layout.houses[at]?.name;
+  return {
+    ...layout,
+    houses: [...layout.houses.slice(0, at), house, ...layout.houses.slice(at + 1)],
+    stands: layout.stands.map((stand) => (stand.house === before ? { ...stand, house: house.name } : stand)),
+  };
+}
+
 /**
  * What is wrong with a layout whose every measure is in its range: names that are there twice, references to nothing,
  * stands without a site, over one another or out of their house.

@@ -1,10 +1,9 @@
 "use client";
 import { useMemo } from "react";
 import type { LayoutFigures } from "@/core/place/layout/compare";
-import { savePool } from "@/server/place/actions";
-import { addLayoutStands, copyLayout, removeLayout, removeLayoutStand, saveLayoutStand } from "@/server/place/layoutActions"; // prettier-ignore
+import { addLayoutPool, addLayoutStands, copyLayout, removeLayout, removeLayoutHouse, removeLayoutStand, saveLayoutHouse, saveLayoutStand } from "@/server/place/layoutActions"; // prettier-ignore
 import type { Adoption } from "@/server/place/adoption";
-import type { PoolRow } from "@/server/place/queries";
+import type { House, PoolRow } from "@/server/place/queries";
 import type { HouseView } from "@/server/place/view";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -20,6 +19,8 @@ import { LayoutTable } from "./LayoutTable";
 
 const AdoptForm = later(() => import("./AdoptForm").then((part) => part.AdoptForm));
 const ImportForm = later(() => import("./ImportForm").then((part) => part.ImportForm));
+const HouseForm = later(() => import("../HouseForm").then((part) => part.HouseForm));
+const PoolForm = later(() => import("../PoolForm").then((part) => part.PoolForm));
 const RenameForm = later(() => import("./RenameForm").then((part) => part.RenameForm));
 
 export interface LayoutCopy {
@@ -45,7 +46,10 @@ export interface LayoutSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
 }
 
-type Open = { readonly what: "import" | "adopt" | "rename" };
+type Open =
+  | { readonly what: "import" | "adopt" | "rename" | "pool" }
+  /** Of this place in the layout; null is a new one. */
+  | { readonly what: "house"; readonly id: number | null };
 
 /** Layouts put by, beside the garden as it stands: compared in figures, worked on in the drawing, adopted when chosen. */
 export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
@@ -57,7 +61,8 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
       if (!copies.some(({ name }) => name === stem + number)) return stem + number;
   };
   const layoutId = chosen?.id;
-  // A copy's stands are kept in the copy: the same forms and the same drawing, another place to save to.
+  const houses = chosen?.houses.map(({ house }) => house) ?? [];
+  // A copy's parts are kept in the copy: the same forms and the same drawing, another place to save to.
   const store = useMemo<PlanStore>(
     () => ({
       name: `layout-${layoutId} `,
@@ -65,7 +70,9 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
       addStands: (input) => addLayoutStands({ layoutId, ...(input as { stands: unknown }) }),
       oneVersion: true,
       removeStand: (input) => removeLayoutStand({ layoutId, ...(input as { id: unknown; version: unknown }) }),
-      savePool,
+      saveHouse: (house) => saveLayoutHouse({ layoutId, house }),
+      removeHouse: (input) => removeLayoutHouse({ layoutId, ...(input as { id: unknown; version: unknown }) }),
+      savePool: (pool) => addLayoutPool({ layoutId, pool }),
     }),
     [layoutId],
   );
@@ -111,6 +118,21 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
             loops={loops}
             store={store}
             grows={false}
+            facts={<Houses houses={houses} onEdit={(id) => setOpen({ what: "house", id })} />}
+            below={
+              <p className="no-print mt-4 text-sm text-soft">
+                Pools: {chosen.pools.map(({ name }) => name).join(" · ")}{" "}
+                <Only right="plan">
+                  <button
+                    type="button"
+                    className="min-h-8 font-bold underline"
+                    onClick={() => setOpen({ what: "pool" })}
+                  >
+                    New pool
+                  </button>
+                </Only>
+              </p>
+            }
           />
         </>
       ) : (
@@ -125,10 +147,53 @@ export function LayoutSheet({ now, copies, chosen, loops }: LayoutSheetProps) {
       <Drawer open={open?.what === "adopt" && chosen !== null} onClose={() => setOpen(null)} title="Adopt this layout">
         {chosen && <AdoptForm chosen={chosen} onDone={() => setOpen(null)} />}
       </Drawer>
+      <Drawer
+        open={open?.what === "house" && chosen !== null}
+        onClose={() => setOpen(null)}
+        title={
+          open?.what === "house" && open.id !== null ? "Change the house in this layout" : "New house in this layout"
+        }
+      >
+        {open?.what === "house" && (
+          <HouseForm
+            house={houses.find(({ id }) => id === open.id) ?? null}
+            others={houses}
+            store={store}
+            onDone={() => setOpen(null)}
+          />
+        )}
+      </Drawer>
+      <Drawer
+        open={open?.what === "pool" && chosen !== null}
+        onClose={() => setOpen(null)}
+        title="New pool in this layout"
+      >
+        <PoolForm pool={null} store={store} onDone={() => setOpen(null)} />
+      </Drawer>
       <Drawer open={open?.what === "rename" && chosen !== null} onClose={() => setOpen(null)} title="Rename the layout">
         {chosen && <RenameForm key={chosen.id} layout={chosen} onDone={() => setOpen(null)} />}
       </Drawer>
     </>
+  );
+}
+
+/** The houses of a layout, to be changed in it alone. */
+function Houses({ houses, onEdit }: { houses: readonly House[]; onEdit: (id: number | null) => void }) {
+  return (
+    <p className="text-soft">
+      {houses.map(({ id, name }) => (
+        <Only key={id} right="plan">
+          <button type="button" className="mr-3 min-h-8 underline" onClick={() => onEdit(id)}>
+            {name}
+          </button>
+        </Only>
+      ))}
+      <Only right="plan">
+        <button type="button" className="min-h-8 font-bold underline" onClick={() => onEdit(null)}>
+          New house
+        </button>
+      </Only>
+    </p>
   );
 }
 

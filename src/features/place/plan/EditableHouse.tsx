@@ -2,20 +2,18 @@
 import { useState, type KeyboardEvent, type RefObject } from "react";
 import { snapped } from "@/core/place/layout/snap";
 import { quantityText } from "@/core/units/format";
-import type { Action } from "@/server/session/result";
 import type { House } from "@/server/place/queries";
 import { useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
 import { HouseOutline } from "./HouseOutline";
 import { HANDLE_PX, reachM, useGrab } from "./useGrab";
+import type { PlanEdit } from "./usePlanEdit";
 
 export interface EditableHouseProps {
   readonly house: House;
   readonly others: readonly House[];
   readonly pxPerM: number;
   readonly layer: RefObject<SVGGElement | null>;
-  readonly save: Action<number>;
-  readonly onSaved: (act: string | undefined) => void;
+  readonly save: PlanEdit["changeHouse"];
 }
 
 type Spot = Pick<House, "xM" | "yM" | "lengthM" | "widthM">;
@@ -25,15 +23,12 @@ const STEP_M = 0.5;
 const GROUND = { lengthM: 10_000, widthM: 10_000 };
 
 /** A house to be moved by its walls and pulled by its two handles; keys as for a stand. */
-export function EditableHouse({ house, others, pxPerM, layer, save, onSaved }: EditableHouseProps) {
+export function EditableHouse({ house, others, pxPerM, layer, save }: EditableHouseProps) {
   const units = useUnits();
   const [held, setHeld] = useState<Spot | null>(null);
-  const { run } = useCommand(save, { done: "House saved" });
   const at = { ...house, ...held };
   const put = async (spot: Spot) => {
-    const { position: _position, ...input } = house;
-    const result = await run({ ...input, ...spot });
-    if (result.ok) onSaved(result.act);
+    await save(house, spot);
     setHeld(null);
   };
   const grabbing = useGrab<House>(layer, {

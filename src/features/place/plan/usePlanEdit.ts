@@ -32,10 +32,10 @@ export interface PlanEdit {
   readonly undo: () => Promise<void>;
   readonly canUndo: boolean;
   readonly busy: boolean;
-  readonly saveHouse: PlanStore["saveHouse"];
-  /** Puts an act on the pile of what can be undone here. */
-  readonly did: (act: string | undefined) => void;
+  readonly changeHouse: (house: House, spot: Pick<House, "xM" | "yM" | "lengthM" | "widthM">) => Promise<void>;
 }
+
+type Part = "stands" | "houses";
 
 const WAIT_MS = 50;
 const MOST_WAIT_MS = 5000;
@@ -50,6 +50,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
   const [acts, setActs] = useState<readonly string[]>([]);
   const save = useCommand(store.saveStand, { done: "Stand saved" });
   const add = useCommand(store.addStands, { done: "Stand added" });
+  const house = useCommand(store.saveHouse, { done: "House saved" });
   const removing = useCommand(store.removeStand, { done: "Stand taken away" });
   const undoing = useCommand(undoAct, { done: "Taken back", undo: false });
   const houseOf = useCallback((stand: Stand) => houses.find(({ id }) => id === stand.houseId)!, [houses]);
@@ -63,23 +64,27 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
   };
   // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
   const settled = useRef<number | null>(null);
-  const newest = useRef(stands);
+  const newest = useRef({ stands, houses });
   useEffect(() => {
-    newest.current = stands;
+    newest.current = { stands, houses };
     if (settled.current === null || !inHand) return;
     const now = stands.find(({ id }) => id === inHand.id);
     if (now && now.version !== settled.current) {
       settled.current = null;
       setHand(null);
     }
-  }, [stands, inHand]);
-  const savedFrom = useRef(new Map<number, number>());
-  const versionKey = (id: number) => (store.oneVersion ? 0 : id);
+  }, [stands, houses, inHand]);
+  const savedFrom = useRef(new Map<string, number>());
+  const versionKey = (part: Part, id: number) => (store.oneVersion ? "" : `${part} ${id}`);
 
   /** The version to build on: a save of one's own that the page does not know yet is waited for. */
-  async function version({ id, version: own }: Stand): Promise<number> {
-    const known = () => newest.current.find((stand) => stand.id === id)?.version ?? own;
-    for (let waited = 0; waited < MOST_WAIT_MS && savedFrom.current.get(versionKey(id)) === known(); waited += WAIT_MS)
+  async function version(part: Part, { id, version: own }: Stand | House): Promise<number> {
+    const known = () => newest.current[part].find((row) => row.id === id)?.version ?? own;
+    for (
+      let waited = 0;
+      waited < MOST_WAIT_MS && savedFrom.current.get(versionKey(part, id)) === known();
+      waited += WAIT_MS
+    )
       await new Promise((resolve) => setTimeout(resolve, WAIT_MS));
     return known();
   }
@@ -87,7 +92,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
   /** @returns why not, or null when it is saved */
   async function write(stand: Stand): Promise<string | null> {
     const { position: _position, ...input } = stand;
-    const from = await version(stand);
+    const from = await version("stands", stand);
     settled.current = from;
     const result = await save.run({ ...input, version: from });
     if (!result.ok) {
@@ -95,7 +100,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       setHand(null);
       return Object.values(result.fields)[0] ?? result.message;
     }
-    savedFrom.current.set(versionKey(stand.id), from);
+    savedFrom.current.set(versionKey("stands", stand.id), from);
     did(result.act);
     return null;
   }
@@ -142,19 +147,19 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       if (!stand) return;
       const spot = freeSpot(stand, houseOf(stand), [...others(stand), stand]);
       const { id: _id, version: _version, position: _position, ...copy } = stand;
-      const from = await version(stand);
+      const from = await version("stands", stand);
       const result = await add.run({ stands: [{ ...copy, ...spot, name: nextName(stand.name, [...others(stand), stand]) }] }); // prettier-ignore
       if (!result.ok) return;
-      if (store.oneVersion) savedFrom.current.set(versionKey(id), from);
+      if (store.oneVersion) savedFrom.current.set(versionKey("stands", id), from);
       did(result.act);
     },
     remove: async (id) => {
       const stand = standOf(id);
       if (!stand) return;
-      const from = await version(stand);
+      const from = await version("stands", stand);
       const result = await removing.run({ id, version: from });
       if (!result.ok) return;
-      if (store.oneVersion) savedFrom.current.set(versionKey(id), from);
+      if (store.oneVersion) savedFrom.current.set(versionKey("stands", id), from);
       setHand(null);
       select(null);
       did(result.act);
@@ -168,8 +173,14 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       if (result.ok || result.status === 409) setActs((before) => before.slice(0, -1));
     },
     canUndo: acts.length > 0,
-    saveHouse: store.saveHouse,
-    did,
-    busy: save.busy || add.busy || removing.busy || undoing.busy,
+    changeHouse: async (row, spot) => {
+      const { position: _position, ...input } = row;
+      const from = await version("houses", row);
+      const result = await house.run({ ...input, ...spot, version: from });
+      if (!result.ok) return;
+      savedFrom.current.set(versionKey("houses", row.id), from);
+      did(result.act);
+    },
+    busy: house.busy || save.busy || add.busy || removing.busy || undoing.busy,
   };
 }
