@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { actionId } from "../../scripts/lib/calls";
+import { axe } from "./axe";
 import { expect, ready, signIn, test } from "./garden";
 
 test.describe("before there is anybody", () => {
@@ -10,7 +10,7 @@ test.describe("before there is anybody", () => {
     await ready(page);
     await expect(page.getByRole("heading", { name: "A garden of your own" })).toBeVisible();
     await expect(page.getByText("demo garden’s people")).toBeHidden();
-    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    expect((await axe(page).analyze()).violations).toEqual([]);
     await page.getByLabel("Your name").fill("Ada");
     await page.getByLabel("Sign-in name").fill("Ada");
     await page.getByLabel("Password").fill("short");
@@ -175,7 +175,7 @@ test("anything is found and done from the palette; keys go to stations and list 
   await expect(palette.getByRole("combobox")).toBeFocused();
   await page.keyboard.type("leaf bank");
   await expect(palette.getByRole("option", { name: /Leaf bank/ }).first()).toBeVisible();
-  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => `${id} ${nodes[0]?.html}`)).toEqual([]); // prettier-ignore
+  expect((await axe(page).analyze()).violations.map(({ id, nodes }) => `${id} ${nodes[0]?.html}`)).toEqual([]); // prettier-ignore
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/place\?house=\d+&stand=\d+/u);
   await page.keyboard.press("/");

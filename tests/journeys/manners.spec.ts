@@ -1,4 +1,4 @@
-import AxeBuilder from "@axe-core/playwright";
+import { axe } from "./axe";
 import { expect, ready, test } from "./garden";
 
 /** The plan and the season draw some thousand marks each; looking at every one takes its time. */
@@ -9,9 +9,8 @@ const SHEETS = [
   "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people", "/people/garden", "/people/history", "/people/you",
 ]; // prettier-ignore
 
-/** Contrast is all that a light changes, and sheets of a station share their colours. */
+/** Contrast is all that a light changes. */
 const CONTRAST = ["color-contrast"];
-const IN_EVERY_LIGHT = new Set(["/round", "/round?item=mix%3A2%3AB", "/place", "/place/layouts", "/place/bench", "/water", "/water/supply", "/feed", "/growth", "/batches", "/batches/balance", "/people"]); // prettier-ignore
 
 // In two halves, which run beside one another.
 for (const half of [0, 1])
@@ -20,10 +19,9 @@ for (const half of [0, 1])
     for (const sheet of SHEETS.filter((_, index) => index % 2 === half)) {
       await page.goto(sheet);
       await ready(page);
-      for (const light of IN_EVERY_LIGHT.has(sheet) ? ["paper", "night", "sun"] : ["paper"]) {
+      for (const light of ["paper", "night", "sun"]) {
         await page.evaluate((name) => (document.documentElement.dataset.light = name), light);
-        const axe = new AxeBuilder({ page });
-        const { violations } = await (light === "paper" ? axe : axe.withRules(CONTRAST)).analyze();
+        const { violations } = await (light === "paper" ? axe(page) : axe(page).withRules(CONTRAST)).analyze();
         expect(violations.map(({ id, nodes }) => `${sheet} ${light}: ${id} ${nodes[0]?.html}`)).toEqual([]);
       }
     }
@@ -32,8 +30,7 @@ for (const half of [0, 1])
 test("axe finds nothing in forms, cards and answers", async ({ page }) => {
   test.setTimeout(SLOW_MS);
   const clean = async (where: string, part?: string) => {
-    const axe = new AxeBuilder({ page });
-    const { violations } = await (part ? axe.include(part) : axe).analyze();
+    const { violations } = await (part ? axe(page).include(part) : axe(page)).analyze();
     expect(violations.map(({ id, nodes }) => `${where}: ${id} ${nodes[0]?.html}`)).toEqual([]);
   };
   for (const [sheet, button] of [["/place", "Change Leaf bank"], ["/place/layouts", "Bring a file in"], ["/place/bench", "New cut list"], ["/water", "Change this loop"], ["/feed", "Change this recipe"], ["/growth", "Change Mizuna"], ["/batches", "Add batches"], ["/batches/orders", "New order"], ["/people", "Invite somebody"]] as const) {
