@@ -67,7 +67,8 @@ export interface CutProgress {
 /**
  * Cuts pieces out of bars, with the bound that proves the plan. Pieces fit a bar when Σ length + kerf·(pieces − 1) ≤ bar.
  * Bounds come from the linear program over all patterns, solved by column generation and rounded up to a total that can be
- * had; the plan from the integer program over its columns. Of the plan found, what is left over is pushed into one bar.
+ * had; the plan from dives and the integer program over its columns. Of the plan found, what is left over is pushed into
+ * one bar.
  *
  * @param problem lengths in mm: pieces and bars over 0 to 100 000, kerf 0–50, trim 0–1000; 2000 pieces, 3 lengths on sale
  * @param solve solves the programs; core has no solver of its own

@@ -6,7 +6,8 @@ export interface BestPattern {
 
 /**
  * The most valuable filling of a bar, for several bar lengths at once: a bounded knapsack by dynamic programming over whole
- * steps of length. Counts are split into powers of two, so that a thousand alike pieces cost ten rows.
+ * steps of length. Counts are split into powers of two, so that a thousand alike pieces cost ten rows; steps are as coarse
+ * as the weights have in common.
  *
  * @param weights of one piece of each kind, whole and over zero
  * @param values of one piece of each kind, zero or more
@@ -22,6 +23,15 @@ export function bestPattern(
   most: readonly number[],
   rooms: readonly number[],
 ): BestPattern[] {
+  const step = weights.reduce(commonStep, 0);
+  return step > 1
+    ? inSteps(weights.map((weight) => weight / step), values, most, rooms.map((room) => Math.floor(room / step)))
+    : inSteps(weights, values, most, rooms);
+} // prettier-ignore
+
+const commonStep = (a: number, b: number): number => (b === 0 ? a : commonStep(b, a % b));
+
+function inSteps(weights: readonly number[], values: readonly number[], most: readonly number[], rooms: readonly number[]): BestPattern[] {
   const room = Math.max(...rooms);
   const lots = weights.flatMap((weight, kind) =>
     values[kind]! > 0 ? splitCount(Math.min(most[kind]!, Math.floor(room / weight))).map((count) => ({ kind, count, weight: count * weight, value: count * values[kind]! })) : [],
@@ -49,7 +59,7 @@ export function bestPattern(
     }
     return { counts, value: best[length]! };
   });
-}
+} // prettier-ignore
 
 /** 1, 2, 4 … and the rest: sums of some of them are every count up to the whole. */
 function splitCount(count: number): number[] {
