@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { clearance, type Assembly } from "./assembly";
+import { bestPattern } from "./cutPattern";
 import { oneLargeOffcut } from "./largeOffcut";
 
 const rail: Assembly = { name: "Rail", pieces: [{ lengthMm: 600, count: 1 }], fittings: [], otherMm: 600, way: "a thing goes into it" }; // prettier-ignore
@@ -17,6 +18,29 @@ test("a cross member as long as what must fit between its posts leaves nothing, 
   }; // prettier-ignore
   expect(clearance(coupled)).toEqual({ totalMm: 1402, playMm: -2, verdict: "does not go" });
   expect(() => clearance({ ...rail, otherMm: -1 })).toThrow("otherMm is -1");
+});
+
+test("the best filling of a bar is as good as any that trying them all finds, in steps of any size (seed 11)", () => {
+  const kind = fc.record({ weight: fc.integer({ min: 1, max: 20 }), value: fc.integer({ min: 0, max: 9 }), most: fc.integer({ min: 0, max: 4 }) }); // prettier-ignore
+  const best = (kinds: readonly { weight: number; value: number; most: number }[], room: number): number => {
+    const [first, ...rest] = kinds;
+    if (!first) return 0;
+    const times = Math.min(first.most, Math.floor(room / first.weight));
+    return Math.max(...Array.from({ length: times + 1 }, (_, taken) => taken * first.value + best(rest, room - taken * first.weight))); // prettier-ignore
+  };
+  fc.assert(
+    fc.property(fc.array(kind, { minLength: 1, maxLength: 4 }), fc.integer({ min: 0, max: 60 }), fc.constantFrom(1, 25), (kinds, room, step) => {
+      const weights = kinds.map(({ weight }) => weight * step);
+      const rooms = [room * step + step - 1, Math.floor(room / 2) * step];
+      const found = bestPattern(weights, kinds.map(({ value }) => value), kinds.map(({ most }) => most), rooms); // prettier-ignore
+      expect(found.map(({ value }) => value)).toEqual([best(kinds, room), best(kinds, Math.floor(room / 2))]);
+      for (const [index, { counts }] of found.entries()) {
+        expect(counts.every((count, one) => count <= kinds[one]!.most)).toBe(true);
+        expect(counts.reduce((sum, count, one) => sum + count * weights[one]!, 0)).toBeLessThanOrEqual(rooms[index]!);
+      }
+    }),
+    { seed: 11, numRuns: 200 },
+  ); // prettier-ignore
 });
 
 test("what is left over goes into one bar: the same bars, the same pieces, and no smaller offcut (seed 9)", () => {

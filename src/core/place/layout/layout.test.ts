@@ -2,19 +2,21 @@ import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { METRIC } from "../../units/dimensions";
 import { inUnits } from "../../units/told";
-import { clashOf, houseClashes, narrowWays } from "../houseChecks";
+import { zonesForRate } from "../gradedLine";
+import { clashOf, houseClashes, houseOverlaps, narrowWays } from "../houseChecks";
 import { STAND_KINDS, STAND_MODELS, modelOf, type StandSpec } from "../kinds";
 import type { RectM } from "../kinds/model";
 import { linesIntoHouse } from "../linesIntoHouse";
 import { standCounts } from "../standCounts";
 import { standFootprint } from "../standLayout";
 import { layoutFigures } from "./compare";
-import { layoutFaults, type LayoutDocument } from "./document";
+import { layoutFaults, withHouse, type LayoutDocument } from "./document";
 import { fillHouse, largestFree, USUAL_RULES } from "./fillHouse";
 import { exampleIn, houseOptions } from "./houseOptions";
 import { layoutJsonSchema } from "./jsonSchema";
 import { materialList } from "./materials";
 import { snapped } from "./snap";
+import { standsTable } from "./standsTable";
 import { stretched } from "./stretch";
 import { layoutSvg, layoutTextInSvg } from "./svg";
 
@@ -127,6 +129,28 @@ test("faults of a layout are found with their place", () => {
   expect(paths({ stands: [{ ...stand, xM: 7 }] })).toEqual(["stands[0]"]);
   expect(paths({ stands: [{ ...stand, spec: { ...bank, endMarginM: 4 } }] })).toEqual(["stands[0].spec"]);
   expect(paths({ stands: [{ ...stand, loop: "Drip" }, { ...stand, name: "Two" }] })).toEqual(["stands[0].loop", "stands[1]"]); // prettier-ignore
+});
+
+test("a house that is renamed keeps its stands, a new one comes last, and houses over one another are told", () => {
+  const [house] = layout.houses;
+  const renamed = withHouse(layout, 0, { ...house!, name: "Tunnel" });
+  expect(layoutFaults(renamed, [])).toEqual([]);
+  expect(renamed.stands[0]).toMatchObject({ name: "Bank", house: "Tunnel" });
+  const two = withHouse(renamed, 1, { ...house!, name: "Shed", xM: house!.xM + house!.lengthM });
+  expect(two.stands.map((stand) => stand.house)).toEqual(["Tunnel"]);
+  expect(houseOverlaps(two.houses)).toEqual([]);
+  expect(houseOverlaps(withHouse(two, 1, { ...house!, name: "Shed" }).houses)).toEqual(["Tunnel and Shed lie over one another in the garden."]); // prettier-ignore
+});
+
+test("the table of stands gives a row each, a turned one by the ground that it takes", () => {
+  const [row] = standsTable({ ...layout, houses: [{ ...layout.houses[0]!, lengthM: 10, widthM: 8 }], stands: [{ ...layout.stands[0]!, turned: true }] }); // prettier-ignore
+  expect(row).toMatchObject({ kind: "Channel bank", loop: "", turned: "yes", length_m: 2.8, width_m: 6, lines: 12, sites: 288, per_m2_of_line: 40, per_m2_of_stand: 17.14, per_m2_of_house: 3.6, held_l: 0, drain_back_l: 28.8 }); // prettier-ignore
+});
+
+test("zones hold what comes a week times the weeks that it stays", () => {
+  expect(zonesForRate(10, [2, 3])).toEqual([20, 30]);
+  expect(zonesForRate(7, [1.5])).toEqual([11]);
+  expect(() => zonesForRate(7, [60])).toThrow("weeks is 60");
 });
 
 test("a layout in figures, and its materials with a spare less what is on hand", () => {
