@@ -114,8 +114,9 @@ function settleEnd(line: Timeline, variety: PlanVariety, use: BatchTaken | undef
   // What is ripe and not cleared still stands there today.
   const standing = readyDay <= today ? Math.min(today, latestFree) : 0;
   const end = batch.clearedDay ?? Math.max(free, standing);
-  const last = line.stays.at(-1);
-  const stays = last ? [...line.stays.slice(0, -1), { ...last, to: Math.max(last.from, end) }] : line.stays;
+  const last = line.stays.at(-1)!;
+  const to = Math.max(last.from, end);
+  const stays = to === last.to ? line.stays : line.stays.with(-1, { ...last, to });
   return { batch, stays, plannedEnds, readyDay, lots, earliestFree, latestFree, variety, unitsOrdered, unitsInAll };
 }
 

@@ -44,18 +44,18 @@ export function varietyClocks(variety: PlanVariety, from: Day, to: Day): Clocks 
  */
 export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks, today: Day): Timeline {
   const planned = plantsByStage(batch, variety);
-  const begun = (stage: number) => batch.begun.find((event) => event.position === stage);
-  const stays: Stay[] = [];
+  // Ends are set in place: a large plan makes ten thousands of stays, and what it throws away costs more than its sums.
+  const stays: { -readonly [Key in keyof Stay]: Stay[Key] }[] = [];
   const plannedEnds: Day[] = [];
   let due = batch.sowDay;
   for (let stage = 0; stage < variety.stages.length; stage++) {
     const { poolId } = variety.stages[stage]!;
-    const event = begun(stage);
+    const event = batch.begun.find(({ position }) => position === stage);
     const before = stays[stage - 1];
     const from = event?.day ?? Math.max(due, today);
     // No more plants move on than really stand in the stage before.
     const plants = event?.plants ?? Math.min(planned[stage]!, before?.begun ? before.plants : Infinity);
-    if (before) stays[stage - 1] = { ...before, to: from };
+    if (before) before.to = from;
     stays.push({ batchId: batch.id, stage, poolId, plants, from, to: from, begun: event !== undefined });
     due = clocks[stage]!(from);
     plannedEnds.push(due);
@@ -63,7 +63,7 @@ export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks,
   const last = stays.at(-1)!;
   const harvest = harvestPlan(variety.pattern, due, last.plants);
   const latestFree = batch.clearedDay ?? harvest.latestFree;
-  stays[stays.length - 1] = { ...last, to: Math.max(last.from, latestFree) };
+  last.to = Math.max(last.from, latestFree);
   const lots = WEIGHED.has(variety.unit) ? harvest.lots : harvest.lots.map(wholeUnits);
   return { batch, stays, plannedEnds, readyDay: due, lots, earliestFree: harvest.earliestFree, latestFree };
 }
@@ -78,11 +78,12 @@ function wholeUnits({ from, until, units }: HarvestLot): HarvestLot {
  */
 export function plantsByStage(batch: Pick<PlanBatch, "cells" | "targetPlants">, variety: PlanVariety): number[] {
   let needed = batch.targetPlants;
-  const counts: number[] = [];
+  const counts = new Array<number>(variety.stages.length);
+  counts[0] = batch.cells;
   for (let stage = variety.stages.length - 1; stage > 0; stage--) {
     const survival = variety.stages[stage]!.survival;
     needed = survival > 0 ? Math.ceil(needed / survival - 1e-9) : needed;
-    counts.unshift(Math.min(needed, batch.cells));
+    counts[stage] = Math.min(needed, batch.cells);
   }
-  return [batch.cells, ...counts];
+  return counts;
 }
