@@ -60,3 +60,18 @@ export function changesOfAct(db: Db, gardenId: number, act: string): Promise<Cha
     [gardenId, act],
   );
 }
+
+let days: Promise<ReadonlySet<string>> | undefined;
+
+/** The columns of type date, as "table.column", as the database itself says; asked once. */
+export async function dayColumns(db: Db): Promise<ReadonlySet<string>> {
+  days ??= many<{ name: string }>(
+    db,
+    `select table_name || '.' || column_name as name from information_schema.columns
+      where table_schema = 'public' and data_type = 'date'`,
+  ).then((rows) => new Set(rows.map(({ name }) => name)));
+  return days.catch((error: unknown) => {
+    days = undefined;
+    throw error;
+  });
+}

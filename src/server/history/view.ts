@@ -3,7 +3,7 @@ import { inUnits } from "@/core/units/told";
 import type { GardenRows } from "../batches/season";
 import type { Db } from "../db/pool";
 import type { ViewQuery } from "../session/query";
-import { changes, type Change } from "./queries";
+import { changes, dayColumns, type Change } from "./queries";
 import { canTakeBack, isLetGo } from "./undo";
 import { changedParts, titleOf, type ChangedPart, type Names } from "./words";
 
@@ -49,6 +49,7 @@ export async function historyView(
     limit: CHANGES_SHOWN,
   });
   const names = namesOf(rows);
+  const days = await dayColumns(db);
   const byAct = new Map<string, Change[]>();
   for (const change of found) byAct.set(change.act, [...(byAct.get(change.act) ?? []), change]);
   const acts = [...byAct.values()].map((own): ActView => {
@@ -64,7 +65,7 @@ export async function historyView(
         id: change.id,
         does: change.before === null ? "made" : change.after === null ? "removed" : "changed",
         title: inUnits(titleOf(change, names), units),
-        parts: changedParts(change, names),
+        parts: changedParts(change, names, days),
       })),
       more: Math.max(0, told.length - ROWS_OF_ACT),
     };

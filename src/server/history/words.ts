@@ -18,6 +18,9 @@ export interface Names {
   readonly batch: ReadonlyMap<number, number>;
 }
 
+/** Columns that hold days, as "table.column". What a text looks like says nothing: a bench may be called "2027-02-30". */
+export type DayColumns = ReadonlySet<string>;
+
 /** A value of a row: words, or a figure to be shown in the garden's units. */
 export type Told = string | { readonly value: number; readonly dimension: Dimension };
 
@@ -44,7 +47,6 @@ const UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [
 ]; // prettier-ignore
 const SPEC_UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [["Lph", "flow"], ["Mm", "bore"], ["M", "length"], ["L", "volume"]]; // prettier-ignore
 const MOST_PARTS = 12;
-const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/u;
 
 /** Which row it was, in words: "Stand Leaf bank", "Batch of Mizuna, sown 3 Sep". */
 export function titleOf({ table, before, after }: Pick<Change, "table" | "before" | "after">, names: Names): string {
@@ -80,17 +82,23 @@ export function titleOf({ table, before, after }: Pick<Change, "table" | "before
 }
 
 /** What differs, column by column; of a new or removed row its figures. */
-export function changedParts({ before, after }: Pick<Change, "before" | "after">, names: Names): ChangedPart[] {
+export function changedParts(
+  { table, before, after }: Pick<Change, "table" | "before" | "after">,
+  names: Names,
+  days: DayColumns,
+): ChangedPart[] {
   if (before === null || after === null) return [];
   const [old, now] = [flat(before), flat(after)];
   const columns = [...new Set([...Object.keys(old), ...Object.keys(now)])];
+  const toldOf = (name: string, value: unknown) =>
+    typeof value === "string" && days.has(`${table}.${name}`) ? dayWords(value) : told(name, value, names);
   return columns
     .filter((name) => !SILENT.has(name.split(".")[0]!) && JSON.stringify(old[name]) !== JSON.stringify(now[name]))
     .slice(0, MOST_PARTS)
     .map((name) => ({
       label: labelOf(name),
-      before: told(name, old[name], names),
-      after: told(name, now[name], names),
+      before: toldOf(name, old[name]),
+      after: toldOf(name, now[name]),
     }));
 }
 
@@ -115,13 +123,12 @@ function told(name: string, value: unknown, names: Names): Told | null {
     return { value, dimension: dimension ?? "ratio" };
   }
   if (typeof value === "boolean") return value ? "yes" : "no";
-  if (typeof value === "string" && ISO_DAY.test(value)) return dayWords(value);
   if (Array.isArray(value)) return value.every((part) => typeof part !== "object") ? value.join(", ") : `${value.length} parts`; // prettier-ignore
   return typeof value === "object" ? JSON.stringify(value) : String(value);
 }
 
 function dayWords(value: unknown): string {
-  return typeof value === "string" && ISO_DAY.test(value) ? dayInWords(dayFromIso(value), "year") : "on no day";
+  return typeof value === "string" ? dayInWords(dayFromIso(value), "year") : "on no day";
 }
 
 /** "ec_ms_per_cm" → "ec", "spec.lineLengthM" → "line length", "sow_day" → "sow day". */
