@@ -1,5 +1,7 @@
+// Two packages of the one-time codes come as ES modules alone.
+const MODULES_ONLY = "@(scure|noble)";
 const transform = {
-  "^.+\\.tsx?$": [
+  [`(\\.tsx?|node_modules/${MODULES_ONLY}/.+\\.js)$`]: [
     "@swc/jest",
     {
       jsc: {
@@ -13,6 +15,7 @@ const transform = {
 };
 const shared = {
   transform,
+  transformIgnorePatterns: [`/node_modules/(?!${MODULES_ONLY}/)`],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^d3$": "<rootDir>/node_modules/d3/dist/d3.min.js" },
   testEnvironment: "node",
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.next-test/", "<rootDir>/data/"],

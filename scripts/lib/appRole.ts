@@ -5,7 +5,7 @@ const GRANTS = (role: string) => `
   grant usage on schema public to ${role};
   grant select, insert, update, delete on all tables in schema public to ${role};
   grant usage on all sequences in schema public to ${role};
-  revoke update, delete on change from ${role};
+  revoke update, delete on change, door_event from ${role};
   revoke delete on log_entry from ${role};
   revoke insert, update, delete on installation, backup_run from ${role};
   revoke insert, update, delete on migration from ${role};`;

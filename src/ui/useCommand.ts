@@ -1,9 +1,11 @@
 "use client";
-import { useRouter } from "next/navigation";
-import { useCallback, useState } from "react";
+import { unstable_isUnrecognizedActionError as isUnknownAction, useRouter } from "next/navigation";
+import { useCallback, useRef, useState } from "react";
 import { toast } from "sonner";
+import { v4 as newId } from "uuid";
 import { undoAct } from "@/server/history/actions";
-import type { Action, ActionResult } from "@/server/session/result";
+import type { Action, ActionResult, Refusal } from "@/server/session/result";
+import { passwordAgain } from "./passwordAgain";
 import { noteRefresh } from "./refreshed";
 
 export interface CommandOptions<Value> {
@@ -13,18 +15,41 @@ export interface CommandOptions<Value> {
   readonly undo?: ((value: Value) => Promise<ActionResult<unknown>>) | false;
 }
 
-/** Calls a server action: says that it was saved, offers to undo it, and shows why not when it was refused. */
+/** Something sent whose answer never came: it may have been done. */
+interface Unanswered {
+  readonly act: string;
+  readonly input: string;
+}
+
+/**
+ * Calls a server action: says that it was saved, offers to undo it, and shows why not when it was refused. Each act has an
+ * id; pressed again after a lost answer the same id is sent, so that nothing is written twice.
+ */
 export function useCommand<Value>(action: Action<Value>, { done, undo }: CommandOptions<Value> = {}) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
+  const unanswered = useRef<Unanswered | null>(null);
   const refresh = useCallback(() => {
     noteRefresh();
     router.refresh();
   }, [router]);
+  const send = useCallback(
+    async (input: unknown): Promise<ActionResult<Value>> => {
+      const text = JSON.stringify(input);
+      const act = unanswered.current?.input === text ? unanswered.current.act : newId();
+      unanswered.current = { act, input: text };
+      let answer = await attempt(() => action(input, act));
+      if (!answer.lost && !answer.result.ok && answer.result.confirm && (await passwordAgain()))
+        answer = await attempt(() => action(input, act));
+      if (!answer.lost) unanswered.current = null;
+      return answer.result;
+    },
+    [action],
+  );
   const run = useCallback(
     async (input: unknown): Promise<ActionResult<Value>> => {
       setBusy(true);
-      const result = await attempt(() => action(input));
+      const result = await send(input);
       setBusy(false);
       if (!result.ok) {
         // What has changed meanwhile is brought in; without a connection or a session there is nothing to bring.
@@ -34,13 +59,13 @@ export function useCommand<Value>(action: Action<Value>, { done, undo }: Command
       }
       refresh();
       const { act } = result;
-      const takeBack = undo ?? (act === undefined ? undefined : () => undoAct({ act }));
+      const takeBack = undo ?? (act === undefined ? undefined : () => undoAct({ act }, newId()));
       if (done)
         toast.success(done, {
           action: takeBack && {
             label: "Undo",
             onClick: async () => {
-              const undone = await attempt(() => takeBack(result.value));
+              const { result: undone } = await attempt(() => takeBack(result.value));
               if (undone.ok) toast("Taken back.");
               else toast.error(undone.message);
               refresh();
@@ -49,27 +74,35 @@ export function useCommand<Value>(action: Action<Value>, { done, undo }: Command
         });
       return result;
     },
-    [action, done, refresh, undo],
+    [done, refresh, send, undo],
   );
   return { run, busy };
 }
 
-function sayRefused({ status, message }: { status: number; message: string }) {
+function sayRefused({ status, message, fields }: Refusal) {
+  const signedOut = status === 401 && Object.keys(fields).length === 0;
   toast.error(message, {
-    action: status === 401 ? { label: "Sign in", onClick: () => window.open("/sign-in", "_blank") } : undefined,
-    duration: status === 401 ? 20_000 : undefined,
+    action: signedOut ? { label: "Sign in", onClick: () => window.open("/sign-in", "_blank") } : undefined,
+    duration: signedOut ? 20_000 : undefined,
   });
 }
 
-async function attempt<Value>(call: () => Promise<ActionResult<Value>>): Promise<ActionResult<Value>> {
+interface Attempt<Value> {
+  readonly result: ActionResult<Value>;
+  /** Nobody answered. */
+  readonly lost: boolean;
+}
+
+async function attempt<Value>(call: () => Promise<ActionResult<Value>>): Promise<Attempt<Value>> {
+  const failed = (message: string): Refusal => ({ ok: false, status: 503, message, fields: {} });
   try {
-    return await call();
-  } catch {
+    return { result: await call(), lost: false };
+  } catch (error) {
+    if (isUnknownAction(error))
+      return { result: failed("Not saved: Seed Round was renewed since this page was opened. Load the page anew; what you typed is kept."), lost: false }; // prettier-ignore
     return {
-      ok: false,
-      status: 503,
-      message: "No connection: nothing was saved. What you typed is still here; try again.",
-      fields: {},
+      result: failed("No answer: it may not have been saved. What you typed is still here; press again, nothing is written twice."), // prettier-ignore
+      lost: true,
     };
   }
 }

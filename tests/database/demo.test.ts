@@ -18,6 +18,10 @@ beforeAll(async () => {
   const units = { system: "metric", ec: "mS/cm", temperature: "°C", currency: "€" } as const;
   const who = {
     sessionId: 1,
+    confirmedAt: new Date(),
+    moved: { revision: 0, whole: 0, base: 0 },
+    gardens: [],
+    backup: { lastAt: null, problem: null, late: false },
     accountId: 1,
     role: "keeper",
     gardenId: 1,

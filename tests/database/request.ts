@@ -15,12 +15,34 @@ const store: CookieStore = {
 /** Stands in for `next/headers` in tests that call actions and routes themselves. */
 export const nextHeaders = {
   cookies: async () => store,
-  headers: async () => new Headers({ "x-seed-round-address": "127.0.0.9", "user-agent": "test" }),
+  headers: async () => new Headers({ "x-seed-round-address": "127.0.0.9", "user-agent": "test", ...own }),
 };
 
-/** Every cookie is gone: nobody is signed in. */
+let own: Readonly<Record<string, string>> = {};
+
+/** Calls have these headers too from here on. */
+export function withHeaders(headers: Readonly<Record<string, string>>): void {
+  own = headers;
+}
+
+/** The names of the cookies that the browser holds. */
+export const cookieNames = () => [...jar.keys()];
+
+/** Every cookie is gone: a browser that nobody knows. */
 export function signedOut(): void {
   jar.clear();
+}
+
+/** What the browser holds, to be taken up again later. */
+export const cookies = () => new Map(jar);
+export function takeCookies(kept: ReadonlyMap<string, string>): void {
+  jar.clear();
+  for (const [name, value] of kept) jar.set(name, value);
+}
+
+/** The session is gone; the browser is known still. */
+export function sessionLost(): void {
+  jar.delete("seed_round");
 }
 
 const signedIn = new Map<string, string>();

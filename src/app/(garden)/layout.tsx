@@ -1,10 +1,10 @@
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Toaster } from "sonner";
+import { PasswordAgain } from "@/features/people/PasswordAgain";
 import { YouMenu } from "@/features/people/YouMenu";
-import { homeGardens } from "@/server/people/queries";
 import { stationSigns } from "@/server/round/signs";
-import { read } from "@/server/session/read";
+import { pageSession } from "@/server/session/session";
 import { FindButton } from "@/ui/FindButton";
 import { LIGHT_COOKIE, lightOf } from "@/ui/light";
 import { LightSwitch } from "@/ui/LightSwitch";
@@ -16,7 +16,7 @@ import { WhoProvider } from "@/ui/who";
 
 /** The way round the garden, on every page. */
 export default async function GardenLayout({ children }: { children: ReactNode }) {
-  const { who, gardens } = await read(async (db, who) => ({ who, gardens: await homeGardens(db, who.accountId) }));
+  const who = await pageSession();
   const signs = await stationSigns();
   const chosenLight = lightOf((await cookies()).get(LIGHT_COOKIE)?.value);
   const stations = [
@@ -32,7 +32,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
     <>
       <FindButton />
       <LightSwitch initial={chosenLight} />
-      <YouMenu name={who.personName} role={who.role} gardenId={who.gardenId} gardens={gardens} />
+      <YouMenu name={who.personName} role={who.role} gardenId={who.gardenId} gardens={who.gardens} />
     </>
   );
   return (
@@ -66,6 +66,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
             },
           }}
         />
+        <PasswordAgain />
         <ShortcutKeys />
       </WhoProvider>
     </UnitsProvider>

@@ -4,7 +4,9 @@ import { gardenSchema, type GardenInput } from "@/server/people/schema";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 import { useMay, useWho } from "@/ui/who";
-import { backupWords, type BackupState } from "./backupWords";
+import type { BackupState } from "@/server/session/session";
+import { backupAlarm, backupWords } from "./backupWords";
+import { RemoveGarden } from "./RemoveGarden";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "name", label: "Garden", type: "text" },
@@ -42,13 +44,14 @@ export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: B
       </section>
       <section>
         <h2 className="mb-3 border-b-2 border-ink pb-1 text-2xl">Backup</h2>
-        <p className={backup.problem ? "font-bold text-alarm" : ""}>{backupWords(backup, timeZone)}</p>
+        <p className={backupAlarm(backup) ? "font-bold text-alarm" : ""}>{backupWords(backup, timeZone)}</p>
         {backup.problem && <p className="mt-2">{backup.problem}</p>}
         <p className="mt-2 text-soft">
           A copy of everything is made and checked each night while Seed Round runs, and kept for 14 days in the data
           folder. By hand: <code>npm run backup</code>, and back with <code>npm run restore</code>. Now and then carry
           one to another machine.
         </p>
+        {mayKeep && <RemoveGarden name={garden.name} />}
       </section>
     </div>
   );

@@ -30,6 +30,7 @@ export interface HistorySheetProps {
 /** Who changed what, what stood there before, and the way back. */
 export function HistorySheet({ view, asked, people, houses, stands, loops }: HistorySheetProps) {
   const router = useRouter();
+  const mayKeep = useMay("keep");
   const { day } = useClock();
   const dayOf = (act: ActView) => day(act.at);
   const show = (part: string, value: string) => {
@@ -66,6 +67,11 @@ export function HistorySheet({ view, asked, people, houses, stands, loops }: His
             )),
           )}
         </Choice>
+        {mayKeep && (
+          <Link className={buttonClass("quiet")} href="/people/history?at=door">
+            At the door
+          </Link>
+        )}
         {asked.batch && (
           <Link className={buttonClass("quiet")} href="/people/history">
             One batch only; show all

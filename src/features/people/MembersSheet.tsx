@@ -1,8 +1,15 @@
 "use client";
 import { dayInWords } from "@/core/units/day";
 import { ROLE_WORDS, ROLES, type Role } from "@/core/people/rights";
-import { endMembership, makeResetLink, setRole, withdrawInvitation } from "@/server/people/memberActions";
-import type { Member, OpenInvitation } from "@/server/people/queries";
+import {
+  endMembership,
+  makeResetLink,
+  setRole,
+  withdrawInvitation,
+  withdrawResetLink,
+} from "@/server/people/memberActions";
+import type { OpenLink } from "@/server/people/links";
+import type { Member } from "@/server/people/queries";
 import { Button } from "@/ui/Button";
 import { useOpened } from "@/ui/drafts";
 import { Drawer } from "@/ui/Drawer";
@@ -15,11 +22,11 @@ import { LinkInHand, useLink } from "./LinkInHand";
 /** Who belongs to the garden and what they may do; a keeper opens and closes the door. */
 export function MembersSheet({
   members,
-  invitations,
+  links,
   meId,
 }: {
   members: readonly Member[];
-  invitations: readonly OpenInvitation[];
+  links: readonly OpenLink[];
   meId: number;
 }) {
   const mayKeep = useMay("keep");
@@ -62,11 +69,11 @@ export function MembersSheet({
       </section>
       {mayKeep && (
         <section>
-          <h2 className="border-b-2 border-ink pb-1 text-2xl">Invitations on their way</h2>
-          {invitations.length === 0 && <p className="mt-2 text-soft">None. A link lets one person in, once.</p>}
+          <h2 className="border-b-2 border-ink pb-1 text-2xl">Links on their way</h2>
+          {links.length === 0 && <p className="mt-2 text-soft">None. A link lets one person in, once.</p>}
           <ul>
-            {invitations.map((invitation) => (
-              <InvitationRow key={invitation.id} invitation={invitation} />
+            {links.map((link) => (
+              <LinkRow key={`${link.kind} ${link.id}`} link={link} />
             ))}
           </ul>
         </section>
@@ -81,18 +88,25 @@ export function MembersSheet({
   );
 }
 
-function InvitationRow({ invitation }: { invitation: OpenInvitation }) {
+function LinkRow({ link }: { link: OpenLink }) {
   const { day } = useClock();
-  const { run, busy } = useCommand(withdrawInvitation, { done: "Invitation withdrawn", undo: false });
+  const isInvitation = link.kind === "invitation";
+  const { run, busy } = useCommand(isInvitation ? withdrawInvitation : withdrawResetLink, { done: isInvitation ? "Invitation withdrawn" : "Link withdrawn", undo: false }); // prettier-ignore
   return (
     <li className="flex items-center justify-between gap-4 border-b border-rule py-1.5">
       <span>
-        as {invitation.role}{" "}
+        {isInvitation ? `as ${link.role}` : `new password for ${link.forName}`}{" "}
         <span className="text-soft">
-          · by {invitation.madeBy}, good until {dayInWords(day(invitation.expiresAt))}
+          · by {link.madeBy}, good until {dayInWords(day(link.expiresAt))}
         </span>
       </span>
-      <Button look="quiet" className="!text-base" disabled={busy} onClick={() => void run({ id: invitation.id })}>
+      <Button
+        look="quiet"
+        className="!text-base"
+        aria-label={isInvitation ? `Withdraw the invitation as ${link.role}` : `Withdraw the link for ${link.forName}`}
+        disabled={busy}
+        onClick={() => void run({ id: link.id })}
+      >
         Withdraw
       </Button>
     </li>

@@ -12,7 +12,10 @@ export function Reset({ keyInHand, opens }: { keyInHand: string; opens: boolean 
     return (
       <>
         <h1 className="text-4xl">This link opens nothing</h1>
-        <p className="mt-3">It was used or is older than a day. Ask a keeper for a new one.</p>
+        <p className="mt-3">
+          It was used, withdrawn, is older than a day, or its account is at home in another garden too. Ask a keeper for
+          a new one.
+        </p>
       </>
     );
   return (
@@ -26,7 +29,7 @@ export function Reset({ keyInHand, opens }: { keyInHand: string; opens: boolean 
         saved=""
         submit="Set it and sign in"
         secret
-        onDone={() => router.push("/round")}
+        onDone={({ asksCode }) => router.push(asksCode ? "/sign-in" : "/round")}
       />
     </>
   );

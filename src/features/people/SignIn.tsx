@@ -1,14 +1,16 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { ROLE_WORDS, type Role } from "@/core/people/rights";
 import { signIn, signOut } from "@/server/people/doorActions";
 import { signInSchema } from "@/server/people/doorSchema";
 import type { DemoAccount } from "@/server/people/queries";
-import { Button } from "@/ui/Button";
+import { Button, buttonClass } from "@/ui/Button";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 
+const CODE: FieldSpec = { name: "code", label: "Code", type: "text", wide: true, hint: "six figures from your telephone, or a recovery code", autoComplete: "one-time-code" }; // prettier-ignore
 const FIELDS: readonly FieldSpec[] = [
   { name: "signInName", label: "Sign-in name", type: "text", wide: true, autoComplete: "username" },
   { name: "password", label: "Password", type: "password", wide: true, autoComplete: "current-password" },
@@ -17,13 +19,17 @@ const FIELDS: readonly FieldSpec[] = [
 /** The door. The demo garden's people stand beside it, with the word that lets them in. */
 export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; to: string; homeless: boolean }) {
   const router = useRouter();
-  const [filled, setFilled] = useState({ signInName: "", password: "" });
+  const [filled, setFilled] = useState({ signInName: "", password: "", code: "" });
+  const [asksCode, setAsksCode] = useState(false);
   return (
     <>
       <h1 className="text-4xl">Sign in</h1>
       {homeless && (
         <div className="my-4 border-l-[6px] border-feed bg-feed-pale px-3 py-2">
-          <p>You are signed in, but at home in no garden now. Ask a keeper for an invitation.</p>
+          <p>You are signed in, but at home in no garden now. Ask a keeper for an invitation, or make a garden.</p>
+          <Link href="/garden" className={buttonClass("strong")}>
+            Make a garden
+          </Link>
           <Button
             look="quiet"
             onClick={async () => {
@@ -39,12 +45,13 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
         <EntityForm
           key={filled.signInName}
           schema={signInSchema}
-          fields={FIELDS}
+          fields={asksCode ? [...FIELDS, CODE] : FIELDS}
           defaults={filled}
           action={signIn}
           saved=""
           submit="Sign in"
           secret
+          onRefused={({ fields }) => fields.code && setAsksCode(true)}
           onDone={() => router.push(to)}
         />
       </div>
@@ -57,7 +64,7 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
                 <button
                   type="button"
                   className="flex min-h-12 w-full items-baseline justify-between gap-3 py-1 text-left"
-                  onClick={() => setFilled({ signInName: account.signInName, password: account.password })}
+                  onClick={() => setFilled({ signInName: account.signInName, password: account.password, code: "" })}
                 >
                   <span className="sign text-xl">{account.name}</span>
                   <span className="text-soft">

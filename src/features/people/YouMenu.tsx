@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { Popover } from "radix-ui";
 import { switchGarden } from "@/server/people/accountActions";
 import { signOut } from "@/server/people/doorActions";
-import type { HomeGarden } from "@/server/people/queries";
+import type { Session } from "@/server/session/session";
 import { useCommand } from "@/ui/useCommand";
 
 const ITEM =
@@ -20,7 +20,7 @@ export function YouMenu({
   name: string;
   role: string;
   gardenId: number;
-  gardens: readonly HomeGarden[];
+  gardens: Session["gardens"];
 }) {
   const router = useRouter();
   const { run } = useCommand(switchGarden);

@@ -3,8 +3,9 @@ import { useState } from "react";
 import { dayInWords } from "@/core/units/day";
 import { changePassword, endAllSessions, endSession, makeGarden } from "@/server/people/accountActions";
 import { newGardenSchema, passwordChangeSchema } from "@/server/people/doorSchema";
-import type { HomeGarden } from "@/server/people/queries";
+import type { DoorEvent } from "@/server/people/doorEvents";
 import type { OpenSession } from "@/server/people/sessions";
+import type { Session } from "@/server/session/session";
 import { Button } from "@/ui/Button";
 import { useOpened } from "@/ui/drafts";
 import { Drawer } from "@/ui/Drawer";
@@ -13,6 +14,7 @@ import type { FieldSpec } from "@/ui/form/fields";
 import { useCommand } from "@/ui/useCommand";
 import { NEW_GARDEN_FIELDS, newGardenDefaults } from "./accountFields";
 import { useClock } from "@/ui/who";
+import { SecondFactor } from "./SecondFactor";
 
 const PASSWORD_FIELDS: readonly FieldSpec[] = [
   { name: "old", label: "Old password", type: "password", wide: true, autoComplete: "current-password" },
@@ -23,12 +25,15 @@ export interface YouSheetProps {
   readonly signInName: string;
   readonly sessions: readonly OpenSession[];
   readonly presentId: number;
-  readonly gardens: readonly HomeGarden[];
+  /** The sign-in before this one. */
+  readonly last: DoorEvent | null;
+  readonly factor: { readonly onSince: Date | null; readonly codesLeft: number };
+  readonly gardens: Session["gardens"];
   readonly gardenId: number;
 }
 
 /** One's own account: where it is signed in, its password, its gardens. */
-export function YouSheet({ signInName, sessions, presentId, gardens, gardenId }: YouSheetProps) {
+export function YouSheet({ signInName, sessions, presentId, last, factor, gardens, gardenId }: YouSheetProps) {
   const [opened, open] = useOpened<"garden">("you");
   const [changes, setChanges] = useState(0);
   const all = useCommand(endAllSessions, { undo: false });
@@ -36,6 +41,7 @@ export function YouSheet({ signInName, sessions, presentId, gardens, gardenId }:
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section>
         <h2 className="border-b-2 border-ink pb-1 text-2xl">Signed in as {signInName}</h2>
+        <LastSignIn last={last} />
         <ul>
           {sessions.map((session) => (
             <SessionRow key={session.id} session={session} present={session.id === presentId} />
@@ -78,6 +84,7 @@ export function YouSheet({ signInName, sessions, presentId, gardens, gardenId }:
           undo={false}
           onDone={() => setChanges((count) => count + 1)}
         />
+        <SecondFactor onSince={factor.onSince} codesLeft={factor.codesLeft} />
       </section>
       <Drawer open={opened === "garden"} onClose={() => open(null)} title="A new garden">
         <EntityForm
@@ -92,6 +99,18 @@ export function YouSheet({ signInName, sessions, presentId, gardens, gardenId }:
         />
       </Drawer>
     </div>
+  );
+}
+
+/** So that a stranger's sign-in is noticed by the one whose account it is. */
+function LastSignIn({ last }: { last: DoorEvent | null }) {
+  const { day, time } = useClock();
+  return (
+    <p className="py-2 text-soft">
+      {last
+        ? `Before this, you signed in ${dayInWords(day(last.at))}, ${time(last.at)}, with a ${last.device} at ${last.address}. Was that not you? Change your password.`
+        : "This is the first time you signed in."}
+    </p>
   );
 }
 

@@ -11,8 +11,9 @@ import { recipes, salts, stockTanks, type Recipe, type SaltRow, type StockTankRo
 import { loopFeed, type LoopFeed } from "../feed/loopFeed";
 import { varieties, type Variety } from "../growth/queries";
 import { houses, pools, stands, type House, type PoolRow, type Stand } from "../place/queries";
+import { keptAt } from "../session/kept";
 import { read } from "../session/read";
-import type { Session } from "../session/session";
+import { pageSession, type Session } from "../session/session";
 import { loops, rainNormals, sources, stores, type Loop, type Source, type Store } from "../water/queries";
 import { batches, gardenRevision, orders, outlets, type BatchRow, type OrderRow } from "./queries";
 import { inUnits } from "@/core/units/told";
@@ -55,41 +56,34 @@ export interface Season {
   readonly shortages: readonly Shortage[];
 }
 
-/** What was worked out last for a garden, and from which revision of its rows on which day. */
-interface Kept {
-  readonly revision: number;
-  readonly season: Season;
-}
-const KEPT_GARDENS = 20;
-const kept = new Map<number, Kept>();
-
 /**
  * The season of this request's garden. It is worked out anew after a change of the garden and on a new day, and kept in
  * between: all pages of all people who only look share it.
  */
-export const season = cache((): Promise<Season> => read(seasonToRead));
+export const season = cache(async (): Promise<Season> => keptSeason(await pageSession(), read));
 
 /** The same for a route, in a transaction that only reads: one that writes may yet be taken back. */
-export async function seasonToRead(db: Db, who: Session): Promise<Season> {
-  const { revision, season } = await currentSeason(db, who);
-  kept.delete(who.gardenId);
-  kept.set(who.gardenId, { revision, season });
-  if (kept.size > KEPT_GARDENS) kept.delete(kept.keys().next().value!);
-  return season;
+export function seasonToRead(db: Db, who: Session): Promise<Season> {
+  return keptSeason(who, (work) => work(db, who));
 }
 
-/** The season as a command finds it, before it writes. */
+async function keptSeason(
+  who: Session,
+  reading: (work: (db: Db, who: Session) => Promise<Season>) => Promise<Season>,
+): Promise<Season> {
+  const { base, revision } = who.moved;
+  const found = await keptAt(`${who.gardenId} season`, `${base} ${revision} ${who.today}`, () => reading(freshSeason));
+  return { ...found, who };
+}
+
+/** The season as a command finds it, before it writes: its own transaction may see more than the request began with. */
 export async function seasonFor(db: Db, who: Session): Promise<Season> {
-  return (await currentSeason(db, who)).season;
+  if ((await gardenRevision(db, who.gardenId)) === who.moved.revision) return seasonToRead(db, who);
+  return freshSeason(db, who);
 }
 
-async function currentSeason(db: Db, who: Session): Promise<Kept> {
-  const revision = await gardenRevision(db, who.gardenId);
-  const last = kept.get(who.gardenId);
-  if (last && last.revision === revision && last.season.who.today === who.today)
-    return { revision, season: { ...last.season, who } };
-  const rows = await gardenRows(db, who.gardenId);
-  return { revision, season: workOutSeason(who, rows, await rainNormals(db, who.gardenId)) };
+async function freshSeason(db: Db, who: Session): Promise<Season> {
+  return workOutSeason(who, await gardenRows(db, who.gardenId), await rainNormals(db, who.gardenId));
 }
 
 export function gardenRows(on: Db, gardenId: number): Promise<GardenRows> {

@@ -1,24 +1,97 @@
 "use server";
-import { many, maybeOne } from "../db/pool";
+import { many, maybeOne, type Db } from "../db/pool";
 import { command, RefusedError } from "../session/command";
+import { sayForWhom } from "../session/onBehalf";
 import { accountById, createOwnGarden } from "./accounts";
-import { newGardenSchema, nothingSchema, passwordChangeSchema, switchSchema } from "./doorSchema";
-import { passwordFits, passwordHash } from "./password";
+import { tryDoor } from "./attempts";
+import { noteAtDoor } from "./doorEvents";
+import { codeSchema, newGardenSchema, nothingSchema, passwordAgainSchema, passwordChangeSchema, removeGardenSchema, switchSchema } from "./doorSchema"; // prettier-ignore
+import { passwordFits, passwordHash, requireUncommon } from "./password";
+import { hasFactor, newFactor, newRecoveryCodes, switchOff, switchOn, useCode } from "./secondFactor";
 import { removeSchema } from "../place/schema";
-import { countAttempt } from "./attempts";
 
-/** Changes one's own password and ends all other sessions. */
+/** Changes one's own password, ends all other sessions and all links for another one. */
 export const changePassword = command("look", passwordChangeSchema, async (db, input, who) => {
   const account = await accountById(db, who.accountId);
-  await countAttempt("(signed in)", account.signInName);
+  const tried = await tryDoor(`password of ${who.accountId}`);
   if (!(await passwordFits(account.passwordHash, input.old)))
     throw new RefusedError("The old password does not fit.", "old");
-  await many(db, "update account set password_hash = $2 where id = $1", [
+  await tried.fits();
+  requireUncommon(input.password, [account.name, account.signInName, who.personName, who.gardenName]);
+  await many(db, "update account set password_hash = $2, links_void_at = clock_timestamp() where id = $1", [
     who.accountId,
     await passwordHash(input.password),
   ]);
   await many(db, "delete from session where account_id = $1 and id <> $2", [who.accountId, who.sessionId]);
+  await many(db, "update session set confirmed_at = now() where id = $1", [who.sessionId]);
+  await noteAtDoor(who.accountId, "password-changed", db);
 });
+
+/** Shows once more that it is the account's own person who sits here. */
+export const confirmPassword = command("look", passwordAgainSchema, async (db, { password }, who) => {
+  const tried = await tryDoor(`password of ${who.accountId}`);
+  if (!(await passwordFits((await accountById(db, who.accountId)).passwordHash, password)))
+    throw new RefusedError("This password does not fit.", "password");
+  await tried.fits();
+  await many(db, "update session set confirmed_at = now() where id = $1", [who.sessionId]);
+});
+
+/** Makes the secret of a second factor, to be read by a telephone; it is switched on by a code from there. */
+export const beginFactor = command(
+  "look",
+  nothingSchema,
+  async (db, _input, who) => {
+    if (await hasFactor(db, who.accountId)) throw new RefusedError("It is switched on already.", undefined, 409);
+    return newFactor(db, who.accountId, (await accountById(db, who.accountId)).signInName);
+  },
+  { confirm: true, secret: true },
+);
+
+/** Switches it on, once a code shows that the telephone has the secret. @returns ten recovery codes, shown once */
+export const switchFactorOn = command(
+  "look",
+  codeSchema,
+  async (db, { code }, who) => {
+    if (await hasFactor(db, who.accountId)) throw new RefusedError("It is switched on already.", undefined, 409);
+    await requireCode(db, who.accountId, code);
+    await switchOn(db, who.accountId);
+    await noteAtDoor(who.accountId, "factor-on", db);
+    return newRecoveryCodes(db, who.accountId);
+  },
+  { confirm: true, secret: true },
+);
+
+export const switchFactorOff = command(
+  "look",
+  codeSchema,
+  async (db, { code }, who) => {
+    if (!(await hasFactor(db, who.accountId))) throw new RefusedError("It is switched off already.", undefined, 409);
+    await requireCode(db, who.accountId, code);
+    await switchOff(db, who.accountId);
+    await noteAtDoor(who.accountId, "factor-off", db);
+  },
+  { confirm: true },
+);
+
+/** Ten new recovery codes; the old ones open nothing any more. */
+export const renewRecoveryCodes = command(
+  "look",
+  codeSchema,
+  async (db, { code }, who) => {
+    if (!(await hasFactor(db, who.accountId)))
+      throw new RefusedError("The second factor is switched off.", undefined, 409);
+    await requireCode(db, who.accountId, code);
+    return newRecoveryCodes(db, who.accountId);
+  },
+  { confirm: true, secret: true },
+);
+
+async function requireCode(db: Db, accountId: number, code: string): Promise<void> {
+  const tried = await tryDoor(`code ${accountId}`);
+  if (!(await useCode(db, accountId, code)))
+    throw new RefusedError("This code does not fit, or was used already.", "code");
+  await tried.fits();
+}
 
 /** Ends one of one's own sessions. */
 export const endSession = command("look", removeSchema, async (db, { id }, who) => {
@@ -49,4 +122,17 @@ export const makeGarden = command("look", newGardenSchema, async (db, input, who
   const account = await accountById(db, who.accountId);
   const gardenId = await createOwnGarden(db, who.accountId, account.name, input);
   await many(db, "update session set present_garden = $2 where id = $1", [who.sessionId, gardenId]);
+  // The act is kept with the garden in which it was asked for.
+  await sayForWhom(db, who);
 });
+
+/** Removes the whole garden with all its rows and its memory, for ever; its name has to be typed. */
+export const removeGarden = command(
+  "keep",
+  removeGardenSchema,
+  async (db, { name }, who) => {
+    if (name !== who.gardenName) throw new RefusedError(`This garden's name is "${who.gardenName}".`, "name");
+    await many(db, "delete from garden where id = $1", [who.gardenId]);
+  },
+  { confirm: true },
+);

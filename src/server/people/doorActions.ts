@@ -6,23 +6,35 @@ import { sessionCookie } from "../session/cookie";
 import { onBehalf, sayForWhom } from "../session/onBehalf";
 import { door } from "../session/session";
 import { tokenHash } from "../session/token";
-import { accountByName, createAccount, createOwnGarden, hasAccounts } from "./accounts";
-import { countAttempt, forgetAttempts } from "./attempts";
-import { firstStartSchema, joinSchema, keySchema, nothingSchema, resetSchema, signInSchema } from "./doorSchema";
+import { accountById, accountByName, createAccount, createOwnGarden, hasAccounts } from "./accounts";
+import { addressKey, tryDoor } from "./attempts";
+import { cameInBy, noteCameIn } from "./doorActs";
+import { callerAddress, noteAtDoor } from "./doorEvents";
+import { firstStartSchema, joinSchema, keySchema, newGardenSchema, nothingSchema, resetSchema, signInSchema } from "./doorSchema"; // prettier-ignore
 import { requireInvitation, resetOf, useInvitation } from "./links";
-import { passwordFits, passwordHash } from "./password";
-import { callerAddress, openSession } from "./sessions";
+import { comeHome } from "./membership";
+import { passwordFits, passwordHash, requireUncommon } from "./password";
+import { hasFactor, useCode } from "./secondFactor";
+import { browserKey, openSession } from "./sessions";
 
-/** Tries with a link are counted under this name, which nobody can sign in with. */
-const LINK = "(link)";
-
-export const signIn = openCommand(signInSchema, async ({ signInName, password }) => {
-  const address = await callerAddress();
-  await countAttempt(address, signInName);
+export const signIn = openCommand(signInSchema, async ({ signInName, password, code }) => {
+  const address = addressKey(await callerAddress());
   const account = await accountByName(pool(), signInName);
+  const own = account && (await browserKey(account.id));
+  const tried = await (own ? tryDoor(own) : tryDoor(`at ${signInName} from ${address}`, address));
   if (!(await passwordFits(account?.passwordHash, password)) || !account)
     throw new RefusedError("This name and password do not fit together.", "password", 401);
-  await forgetAttempts(address, signInName);
+  if (await hasFactor(pool(), account.id)) {
+    if (!code) {
+      await tried.neutral();
+      throw new RefusedError("Now the six figures that your telephone shows.", "code", 401);
+    }
+    const codeTried = await tryDoor(own ? `code ${own}` : `code ${account.id}`);
+    if (!(await useCode(pool(), account.id, code)))
+      throw new RefusedError("This code does not fit, or was used already.", "code", 401);
+    await codeTried.fits();
+  }
+  await tried.fits();
   await openSession(account.id);
 });
 
@@ -33,57 +45,75 @@ export const signOut = openCommand(nothingSchema, async () => {
 });
 
 /** Takes up an invitation with a new account. */
-export const join = openCommand(joinSchema, async (input) => {
-  await countAttempt(await callerAddress(), LINK);
-  const { accountId, gardenId } = await onBehalf({}, async (db) => {
-    const invited = await requireInvitation(db, input.key);
-    const accountId = await createAccount(db, input);
-    const personId = await saveRow(db, "person", invited.gardenId, null, { name: input.name, role: invited.role, account_id: accountId }); // prettier-ignore
-    await useInvitation(db, invited, personId);
-    return { accountId, gardenId: invited.gardenId };
-  });
-  await openSession(accountId, gardenId);
+export const join = openCommand(joinSchema, async (input, act) => {
+  const again = await cameInBy(act);
+  if (again) return openSession(again.accountId, again.gardenId);
+  const cameIn = await withLink(() =>
+    onBehalf({}, async (db) => {
+      const invited = await requireInvitation(db, input.key);
+      requireUncommon(input.password, [input.name, input.signInName, invited.gardenName]);
+      const accountId = await createAccount(db, input);
+      const personId = await saveRow(db, "person", invited.gardenId, null, { name: input.name, role: invited.role, account_id: accountId }); // prettier-ignore
+      await useInvitation(db, invited, personId);
+      const done = { accountId, gardenId: invited.gardenId };
+      await noteCameIn(db, act, done);
+      return done;
+    }),
+  );
+  await openSession(cameIn.accountId, cameIn.gardenId);
 });
 
-/** Takes up an invitation with the account that is signed in. */
-export const joinSignedIn = openCommand(keySchema, async ({ key }) => {
+/** Takes up an invitation with the account that is signed in: somebody new here, or one who comes back. */
+export const joinSignedIn = openCommand(keySchema, async ({ key }, act) => {
   const entered = await door();
   if (!entered) throw new RefusedError("Sign in first, then open the link again.", undefined, 401);
-  await countAttempt(await callerAddress(), LINK);
-  await onBehalf({}, async (db) => {
-    const invited = await requireInvitation(db, key);
-    const account = await maybeOne<{ name: string }>(db, "select name from account where id = $1", [entered.accountId]);
-    const personId = await saveRow(db, "person", invited.gardenId, null, { name: account!.name, role: invited.role, account_id: entered.accountId }); // prettier-ignore
-    await useInvitation(db, invited, personId);
-    await many(db, "update session set present_garden = $2 where id = $1", [entered.sessionId, invited.gardenId]);
-  });
+  if (await cameInBy(act)) return;
+  await withLink(() =>
+    onBehalf({}, async (db) => {
+      const invited = await requireInvitation(db, key);
+      const account = await accountById(db, entered.accountId);
+      const personId = await comeHome(db, invited.gardenId, account, invited.role);
+      await useInvitation(db, invited, personId);
+      await many(db, "update session set present_garden = $2 where id = $1", [entered.sessionId, invited.gardenId]);
+      await noteCameIn(db, act, { accountId: entered.accountId, gardenId: invited.gardenId });
+    }),
+  );
 });
 
-/** Sets a password anew with a link from a keeper, once, and signs the account out everywhere. */
-export const resetPassword = openCommand(resetSchema, async ({ key, password }) => {
-  await countAttempt(await callerAddress(), LINK);
-  const accountId = await onBehalf({}, async (db) => {
-    const reset = await resetOf(db, key);
-    if (!reset) throw new RefusedError("This link was used or is too old. Ask a keeper for a new one.", undefined, 404);
-    await sayForWhom(db, { gardenId: reset.gardenId });
-    const used = await maybeOne(
-      db,
-      "update reset_link set used_at = now() where garden_id = $1 and id = $2 and used_at is null returning id",
-      [reset.gardenId, reset.id],
-    );
-    if (!used) throw new RefusedError("This link was used a moment ago.", undefined, 409);
-    await many(db, "update account set password_hash = $2 where id = $1", [
-      reset.accountId,
-      await passwordHash(password),
-    ]);
-    await many(db, "delete from session where account_id = $1", [reset.accountId]);
-    return reset.accountId;
-  });
-  await openSession(accountId);
+/**
+ * Sets a password anew with a link from a keeper, once, and signs the account out everywhere. One use ends all links of
+ * the account; whether it is at home in another garden is looked at now, not only when the link was made.
+ * @returns whether the door asks for a code now: a link does not switch a second factor off
+ */
+export const resetPassword = openCommand(resetSchema, async ({ key, password }, act) => {
+  const again = await cameInBy(act);
+  const accountId = again?.accountId ?? (await withLink(() => setPasswordByLink(key, password, act)));
+  const asksCode = await hasFactor(pool(), accountId);
+  if (!asksCode) await openSession(accountId);
+  return { asksCode };
 });
+
+async function setPasswordByLink(key: string, password: string, act: string): Promise<number> {
+  return onBehalf({}, async (db) => {
+    const reset = await resetOf(db, key);
+    if (!reset)
+      throw new RefusedError("This link was used, withdrawn or is too old, or its account is at home in another garden too. Ask a keeper.", undefined, 404); // prettier-ignore
+    requireUncommon(password, reset.names);
+    const { accountId, gardenId, id } = reset;
+    await many(db, "update reset_link set used_at = now() where garden_id = $1 and id = $2", [gardenId, id]);
+    await many(db, "update account set password_hash = $2, links_void_at = clock_timestamp() where id = $1", [accountId, await passwordHash(password)]); // prettier-ignore
+    await many(db, "delete from session where account_id = $1", [accountId]);
+    await noteAtDoor(accountId, "password-reset", db);
+    await noteCameIn(db, act, { accountId, gardenId });
+    return accountId;
+  });
+}
 
 /** The first start: the first account and its garden. Closed as soon as there is an account. */
-export const firstStart = openCommand(firstStartSchema, async (input) => {
+export const firstStart = openCommand(firstStartSchema, async (input, act) => {
+  const again = await cameInBy(act);
+  if (again) return openSession(again.accountId);
+  requireUncommon(input.password, [input.name, input.signInName, input.gardenName]);
   const accountId = await onBehalf({}, async (db) => {
     await many(db, "lock table account in exclusive mode");
     if (await hasAccounts(db))
@@ -93,8 +123,33 @@ export const firstStart = openCommand(firstStartSchema, async (input) => {
         403,
       );
     const id = await createAccount(db, input);
-    await createOwnGarden(db, id, input.name, input);
+    const gardenId = await createOwnGarden(db, id, input.name, input);
+    await sayForWhom(db, { gardenId, accountId: id });
+    await noteCameIn(db, act, { accountId: id, gardenId });
     return id;
   });
   await openSession(accountId);
 });
+
+/** Makes a garden for an account that is signed in and at home nowhere: its last one was removed, or it had to leave. */
+export const makeFirstGarden = openCommand(newGardenSchema, async (input) => {
+  const entered = await door();
+  if (!entered) throw new RefusedError("Sign in first.", undefined, 401);
+  await onBehalf({ accountId: entered.accountId }, async (db) => {
+    const home = await maybeOne(db, "select 1 from account where id = $1 and gardens > 0 for update", [entered.accountId]); // prettier-ignore
+    if (home) throw new RefusedError("You are at home in a garden already: make another one from there.", undefined, 409); // prettier-ignore
+    const account = await accountById(db, entered.accountId);
+    await createOwnGarden(db, account.id, account.name, input);
+  });
+});
+
+/** A link is looked up first, and only failures count, by the address they come from: nobody's junk shuts another's link. */
+async function withLink<Value>(work: () => Promise<Value>): Promise<Value> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof RefusedError && error.status === 404)
+      await tryDoor(`link from ${addressKey(await callerAddress())}`);
+    throw error;
+  }
+}

@@ -31,14 +31,38 @@ const password = Joi.string()
     "string.max": "Password is longer than 200 characters",
   });
 
+/** Six figures of a telephone, or a recovery code; spaces and strokes may stand between. */
+const code = Joi.string()
+  .trim()
+  .max(40)
+  .pattern(/^[\w\s-]*$/u)
+  .label("Code")
+  .messages({
+    "string.base": "Code is not a text",
+    "string.empty": "Code is empty",
+    "any.required": "Code is missing",
+    "string.max": "Code is longer than 40 characters",
+    "string.pattern.base": "Code holds letters and figures alone",
+  });
+export const codeSchema = Joi.object<{ code: string }>({ code: code.required() });
+
 export interface SignInInput {
   readonly signInName: string;
   readonly password: string;
+  readonly code?: string;
 }
-export const signInSchema = Joi.object<SignInInput>({ signInName, password: password.min(1) });
+export const signInSchema = Joi.object<SignInInput>({
+  signInName,
+  password: password.min(1),
+  code: code.allow("").optional(),
+});
+export const passwordAgainSchema = Joi.object<{ password: string }>({ password: password.min(1) });
+export const removeGardenSchema = Joi.object<{ name: string }>({ name: text("Name of the garden") });
 
-export interface NewAccountInput extends SignInInput {
+export interface NewAccountInput {
   readonly name: string;
+  readonly signInName: string;
+  readonly password: string;
 }
 const newAccount = { name: text("Your name"), signInName, password };
 

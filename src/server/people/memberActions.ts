@@ -6,20 +6,28 @@ import { newToken, tokenHash } from "../session/token";
 import { removeSchema } from "../place/schema";
 import type { Db } from "../db/pool";
 import { invitationSchema, roleSchema } from "./doorSchema";
+import { withdrawLinksOf } from "./links";
 
 const RESET_HOURS = 24;
+const DOORS = { confirm: true } as const;
+const DOORS_SECRET = { confirm: true, secret: true } as const;
 
 /** Makes a one-time link that lets one person in. @returns its key, shown once and kept nowhere */
-export const invite = command("keep", invitationSchema, async (db, { role, days }, who) => {
-  const key = newToken();
-  await many(
-    db,
-    `insert into invitation (garden_id, token_hash, role, made_by, expires_at)
+export const invite = command(
+  "keep",
+  invitationSchema,
+  async (db, { role, days }, who) => {
+    const key = newToken();
+    await many(
+      db,
+      `insert into invitation (garden_id, token_hash, role, made_by, expires_at)
      values ($1, $2, $3, $4, now() + make_interval(days => $5))`,
-    [who.gardenId, tokenHash(key), role, who.personId, days],
-  );
-  return key;
-});
+      [who.gardenId, tokenHash(key), role, who.personId, days],
+    );
+    return key;
+  },
+  DOORS_SECRET,
+);
 
 export const withdrawInvitation = command("keep", removeSchema, async (db, { id }, who) => {
   const withdrawn = await maybeOne(
@@ -30,49 +38,75 @@ export const withdrawInvitation = command("keep", removeSchema, async (db, { id 
   if (!withdrawn) throw new RefusedError("This invitation was used or withdrawn already.", undefined, 404);
 });
 
-export const setRole = command("keep", roleSchema, async (db, { id, version, role }, who) => {
-  await refuseStale(db, "person", { garden_id: who.gardenId, id }, version);
-  await saveRow(db, "person", who.gardenId, id, { role });
-  await requireKeeper(db, who.gardenId);
-});
+export const setRole = command(
+  "keep",
+  roleSchema,
+  async (db, { id, version, role }, who) => {
+    await refuseStale(db, "person", { garden_id: who.gardenId, id }, version);
+    await saveRow(db, "person", who.gardenId, id, { role });
+    if (role !== "keeper") await withdrawLinksOf(db, who.gardenId, id);
+    await requireKeeper(db, who.gardenId);
+  },
+  DOORS,
+);
 
-/** Ends a membership. What the person did stays in the log under the name. */
-export const endMembership = command("keep", removeSchema, async (db, { id }, who) => {
-  const left = await maybeOne(
-    db,
-    `update person set left_at = now(), account_id = null where garden_id = $1 and id = $2 and left_at is null returning id`,
-    [who.gardenId, id],
-  );
-  if (!left) throw new RefusedError("This member has left already.", undefined, 404);
-  await requireKeeper(db, who.gardenId);
-});
+/** Ends a membership. What the person did stays in the log under the name; with an invitation the account can return to it. */
+export const endMembership = command(
+  "keep",
+  removeSchema,
+  async (db, { id }, who) => {
+    const left = await maybeOne(
+      db,
+      `update person set left_at = now() where garden_id = $1 and id = $2 and left_at is null returning id`,
+      [who.gardenId, id],
+    );
+    if (!left) throw new RefusedError("This member has left already.", undefined, 404);
+    await withdrawLinksOf(db, who.gardenId, id);
+    await requireKeeper(db, who.gardenId);
+  },
+  DOORS,
+);
 
 /**
  * Makes a link with which a member sets a new password. Whoever holds it gets into every garden of that account, so it
  * is made only for one that is at home in this garden alone.
  * @returns its key, shown once
  */
-export const makeResetLink = command("keep", removeSchema, async (db, { id }, who) => {
-  const account = await maybeOne<{ id: number; gardens: number }>(
+export const makeResetLink = command(
+  "keep",
+  removeSchema,
+  async (db, { id }, who) => {
+    const account = await maybeOne<{ id: number; gardens: number }>(
+      db,
+      `select account.id, account.gardens from person join account on account.id = person.account_id
+      where person.garden_id = $1 and person.id = $2 and person.left_at is null`,
+      [who.gardenId, id],
+    );
+    if (!account)
+      throw new RefusedError("This member has no account to set a password for: invite them.", undefined, 404);
+    if (account.gardens > 1)
+      throw new RefusedError(
+        "This account is at home in another garden too, which the link would open as well. It has to be invited anew.",
+      );
+    const key = newToken();
+    await many(
+      db,
+      `insert into reset_link (garden_id, account_id, token_hash, made_by, expires_at)
+     values ($1, $2, $3, $4, now() + make_interval(hours => $5))`,
+      [who.gardenId, account.id, tokenHash(key), who.personId, RESET_HOURS],
+    );
+    return key;
+  },
+  DOORS_SECRET,
+);
+
+export const withdrawResetLink = command("keep", removeSchema, async (db, { id }, who) => {
+  const withdrawn = await maybeOne(
     db,
-    `select account.id, account.gardens from person join account on account.id = person.account_id
-      where person.garden_id = $1 and person.id = $2`,
+    `update reset_link set withdrawn_at = now() where garden_id = $1 and id = $2 and used_at is null and withdrawn_at is null returning id`,
     [who.gardenId, id],
   );
-  if (!account)
-    throw new RefusedError("This member has no account to set a password for: invite them.", undefined, 404);
-  if (account.gardens > 1)
-    throw new RefusedError(
-      "This account is at home in another garden too, which the link would open as well. It has to be invited anew.",
-    );
-  const key = newToken();
-  await many(
-    db,
-    `insert into reset_link (garden_id, account_id, token_hash, made_by, expires_at)
-     values ($1, $2, $3, $4, now() + make_interval(hours => $5))`,
-    [who.gardenId, account.id, tokenHash(key), who.personId, RESET_HOURS],
-  );
-  return key;
+  if (!withdrawn) throw new RefusedError("This link was used or withdrawn already.", undefined, 404);
 });
 
 /** A garden without a keeper could never be opened to anybody again. */

@@ -13,23 +13,11 @@ export interface Member {
   readonly hasAccount: boolean;
 }
 
-export interface OpenInvitation {
-  readonly id: number;
-  readonly role: Role;
-  readonly madeBy: string;
-  readonly expiresAt: Date;
-}
-
 export interface DemoAccount {
   readonly name: string;
   readonly signInName: string;
   readonly role: Role;
   readonly password: string;
-}
-
-export interface HomeGarden {
-  readonly id: number;
-  readonly name: string;
 }
 
 /** People of a garden, those who may do most first. */
@@ -52,27 +40,6 @@ export function gardenSettings(db: Db, gardenId: number): Promise<GardenInput> {
   );
 }
 
-/** Invitations that nobody has taken up yet. */
-export function openInvitations(db: Db, gardenId: number): Promise<OpenInvitation[]> {
-  return many<OpenInvitation & Record<string, unknown>>(
-    db,
-    `select invitation.id, invitation.role, person.name as "madeBy", expires_at as "expiresAt"
-       from invitation join person on person.id = made_by
-      where invitation.garden_id = $1 and used_at is null and withdrawn_at is null and expires_at > now() order by expires_at`,
-    [gardenId],
-  );
-}
-
-/** Where an account is at home. */
-export function homeGardens(db: Db, accountId: number): Promise<HomeGarden[]> {
-  return many<HomeGarden & Record<string, unknown>>(
-    db,
-    `select garden.id, garden.name from person join garden on garden.id = person.garden_id
-      where person.account_id = $1 and person.left_at is null order by garden.name, garden.id`,
-    [accountId],
-  );
-}
-
 /** The people of the demo garden, for the sign-in page; none where it is not loaded. */
 export async function demoAccounts(db: Db): Promise<DemoAccount[]> {
   const row = await maybeOne<{ id: number | null }>(db, "select demo_garden as id from installation");
@@ -87,17 +54,4 @@ export async function demoAccounts(db: Db): Promise<DemoAccount[]> {
     [row.id],
   );
   return accounts.map((account) => ({ ...account, password: DEMO_PASSWORD }));
-}
-
-/** When the last backup worked, and what was wrong with the newest if it did not. */
-export async function backupState(db: Db): Promise<{ lastAt: Date | null; problem: string | null }> {
-  const last = await maybeOne<{ at: Date }>(
-    db,
-    "select at from backup_run where problem is null order by id desc limit 1",
-  );
-  const newest = await maybeOne<{ problem: string | null }>(
-    db,
-    "select problem from backup_run order by id desc limit 1",
-  );
-  return { lastAt: last?.at ?? null, problem: newest?.problem ?? null };
 }

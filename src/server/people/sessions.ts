@@ -1,32 +1,37 @@
-import { headers } from "next/headers";
 import { many, pool, type Db } from "../db/pool";
-import { SESSION_DAYS, sessionCookie } from "../session/cookie";
+import { knownBrowser, SESSION_DAYS, sessionCookie } from "../session/cookie";
+import { IDLE_DAYS } from "../session/session";
 import { newToken, tokenHash } from "../session/token";
+import { callerAddress, callerDevice, deviceOf, noteAtDoor, type DoorEvent } from "./doorEvents";
 
-/** The address that the server saw; it writes this header itself and lets nobody else do so. */
-export async function callerAddress(): Promise<string> {
-  return ((await headers()).get("x-seed-round-address") ?? "unknown").slice(0, 64);
-}
-
-/** Opens a session for an account and hands its token to the browser, sealed. */
+/** Opens a session for an account, hands its token to the browser, sealed, and remembers that this browser knows the account. */
 export async function openSession(accountId: number, gardenId: number | null = null): Promise<void> {
   const token = newToken();
-  const device = ((await headers()).get("user-agent") ?? "").slice(0, 200);
-  await many(pool(), "delete from session where expires_at < now()");
+  await many(pool(), "delete from session where expires_at < now() or last_seen_at < now() - make_interval(days => $1)", [IDLE_DAYS]); // prettier-ignore
   await many(
     pool(),
     `insert into session (token_hash, account_id, present_garden, device, address, expires_at)
      values ($1, $2, $3, $4, $5, now() + make_interval(days => $6))`,
-    [tokenHash(token), accountId, gardenId, device, await callerAddress(), SESSION_DAYS],
+    [tokenHash(token), accountId, gardenId, await callerDevice(), await callerAddress(), SESSION_DAYS],
   );
+  await noteAtDoor(accountId, "signed-in");
   const cookie = await sessionCookie();
   cookie.token = token;
   await cookie.save();
+  const known = await knownBrowser();
+  known.accounts = { ...known.accounts, [accountId]: known.accounts?.[accountId] ?? newToken() };
+  await known.save();
+}
+
+/** The name under which this browser's tries for an account are counted; null for one that never signed in with it. */
+export async function browserKey(accountId: number): Promise<string | null> {
+  const name = (await knownBrowser()).accounts?.[accountId];
+  return name === undefined ? null : `known:${name}`;
 }
 
 export interface OpenSession {
   readonly id: number;
-  readonly device: "phone" | "computer";
+  readonly device: DoorEvent["device"];
   readonly address: string;
   readonly createdAt: Date;
   readonly lastSeenAt: Date;
@@ -37,8 +42,9 @@ export async function openSessions(db: Db, accountId: number): Promise<OpenSessi
   const rows = await many<Omit<OpenSession, "device"> & { userAgent: string }>(
     db,
     `select id, device as "userAgent", address, created_at as "createdAt", last_seen_at as "lastSeenAt"
-       from session where account_id = $1 and expires_at > now() order by last_seen_at desc, id desc`,
-    [accountId],
+       from session where account_id = $1 and expires_at > now() and last_seen_at > now() - make_interval(days => $2)
+      order by last_seen_at desc, id desc`,
+    [accountId, IDLE_DAYS],
   );
-  return rows.map(({ userAgent, ...rest }) => ({ ...rest, device: /mobi/iu.test(userAgent) ? "phone" : "computer" }));
+  return rows.map(({ userAgent, ...rest }) => ({ ...rest, device: deviceOf(userAgent) }));
 }

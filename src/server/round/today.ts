@@ -4,7 +4,7 @@ import type { RoundItem, RoundLoop, RoundPool } from "@/core/round/types";
 import { loopNeedLpd, season, type Season } from "../batches/season";
 import { readAll, type Db } from "../db/pool";
 import { now } from "../session/clock";
-import { read } from "../session/read";
+import { readKept } from "../session/read";
 import { lastHandReadings, type Reading } from "../water/queries";
 import { logEntries, settledKeys, type LogEntry } from "./queries";
 import { inUnits } from "@/core/units/told";
@@ -22,7 +22,8 @@ export interface Today {
 
 export const todayRound = cache(async (): Promise<Today> => {
   const worked = await season();
-  return read((db) => roundOf(db, worked));
+  const round = await readKept("round", (db) => roundOf(db, worked));
+  return { ...round, season: worked };
 });
 
 /** The round of a season; commands use it inside their transaction to find the item they tick. */

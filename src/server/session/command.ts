@@ -3,9 +3,9 @@ import { may, whoMay, type Right } from "@/core/people/rights";
 import { databaseAway, refusedBecause } from "../db/errors";
 import { NotFoundError, type Db } from "../db/pool";
 import { StaleError } from "../db/save";
+import { actOf, inAct } from "./act";
 import { log } from "./log";
-import { onBehalf } from "./onBehalf";
-import type { ActionResult, Refusal, RefusalStatus } from "./result";
+import type { Action, ActionResult, Refusal, RefusalStatus } from "./result";
 import { session, SignedOutError, type Session } from "./session";
 import { fieldErrors, STRICT } from "./validation";
 
@@ -26,31 +26,55 @@ export function requireRight(who: Session, right: Right): void {
     throw new RefusedError(`As a ${who.role} you may not do this; ${whoMay(right)} may.`, undefined, 403);
 }
 
+/** A keeper's acts want the password once more when it was typed longer ago than this. */
+const CONFIRMED_MS = 3_600_000;
+
+/** The password has to be typed again first: it was typed too long ago for what is asked. */
+export class ConfirmError extends Error {
+  constructor() {
+    super("Type your password once more: this opens or closes doors.");
+  }
+}
+
+function requireConfirmed({ confirmedAt }: Session): void {
+  if (Date.now() - confirmedAt.getTime() > CONFIRMED_MS) throw new ConfirmError();
+}
+
+export interface CommandOptions {
+  /** Opens or closes doors: the password must have been typed within the hour. */
+  readonly confirm?: true;
+  /** Its answer holds a secret, and is kept sealed. */
+  readonly secret?: boolean;
+}
+
 /**
  * Makes a server action of a right, a schema and a piece of work: whoever asks must be signed in and have the right, the
  * input is validated, the work runs in one transaction for the garden of the session, and every refusal comes back as
- * words beside the field. Nothing is half-saved.
+ * words beside the field. Nothing is half-saved. The browser's id for the act is kept with the answer.
  */
 export function command<Input, Value = undefined>(
   right: Right,
   schema: Joi.ObjectSchema<Input>,
   work: (db: Db, input: Input, who: Session) => Promise<Value>,
-): (input: unknown) => Promise<ActionResult<Value>> {
-  return (input) =>
+  { confirm, secret = false }: CommandOptions = {},
+): Action<Value> {
+  return (input, act) =>
     answered(async () => {
       const who = await session();
       requireRight(who, right);
+      if (confirm) requireConfirmed(who);
       const checked = checkedInput(schema, input);
-      return onBehalf(who, async (db, act) => ({ ok: true, value: await work(db, checked, who), act }));
+      return inAct({ who, act: actOf(act), input: checked, secret }, (db) => work(db, checked, who));
     });
 }
 
 /** The same for those who stand before the door: signing in, taking up an invitation, the first start. */
 export function openCommand<Input, Value = undefined>(
   schema: Joi.ObjectSchema<Input>,
-  work: (input: Input) => Promise<Value>,
-): (input: unknown) => Promise<ActionResult<Value>> {
-  return (input) => answered(async () => ({ ok: true, value: await work(checkedInput(schema, input)) }));
+  work: (input: Input, act: string) => Promise<Value>,
+): Action<Value> {
+  return (input, act) =>
+    answered(async () => ({ ok: true, value: await work(checkedInput(schema, input), actOf(act)) }));
 }
 
 /** Fields that need another look, each with its reason. */
@@ -77,6 +101,7 @@ async function answered<Value>(work: () => Promise<ActionResult<Value>>): Promis
 function refusal(error: unknown): Refusal {
   const refuse = (status: RefusalStatus, message: string, fields: Refusal["fields"] = {}): Refusal => ({ ok: false, status, message, fields }); // prettier-ignore
   if (error instanceof SignedOutError) return refuse(401, error.message);
+  if (error instanceof ConfirmError) return { ...refuse(403, error.message), confirm: true };
   if (error instanceof InputError) return refuse(400, error.message, error.fields);
   if (error instanceof StaleError) return { ...refuse(409, error.message), stale: error.stale };
   if (error instanceof RefusedError)

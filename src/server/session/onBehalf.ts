@@ -9,6 +9,8 @@ export interface OnBehalf {
   readonly accountId?: number;
   /** A link somebody holds in hand, as the hash of its token. */
   readonly tokenHash?: Buffer;
+  /** Under which id the memory keeps what is changed; a new one unless given. */
+  readonly act?: string;
 }
 
 /**
@@ -41,7 +43,7 @@ export async function onBehalf<Result>(
  * @returns the act under which the memory keeps what is changed from here on
  */
 export async function sayForWhom(db: Db, who: OnBehalf): Promise<string> {
-  const act = randomUUID();
+  const act = who.act ?? randomUUID();
   await many(
     db,
     `select set_config('seed_round.garden', $1, true), set_config('seed_round.person', $2, true),

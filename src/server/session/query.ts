@@ -22,6 +22,7 @@ const PARTS = {
   layout: rowId("Layout"),
   list: rowId("Cut list"),
   part: Joi.string().valid("cuts", "supports", "materials"),
+  at: Joi.string().valid("door"),
 } as const;
 
 export interface ViewQuery {
@@ -43,6 +44,7 @@ export interface ViewQuery {
   readonly layout?: number;
   readonly list?: number;
   readonly part?: "cuts" | "supports" | "materials";
+  readonly at?: "door";
 }
 
 /**

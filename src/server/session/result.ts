@@ -15,6 +15,8 @@ export interface Refusal {
   readonly message: string;
   readonly fields: Readonly<Record<string, string>>;
   readonly stale?: Stale;
+  /** The password has to be typed once more; then the same may be asked again. */
+  readonly confirm?: true;
 }
 
 /** What every action answers: done with a value, or refused with a reason and the fields it concerns. */
@@ -22,4 +24,8 @@ export type ActionResult<Value = undefined> =
   | { readonly ok: true; readonly value: Value; /** Names what was changed, for undo. */ readonly act?: string }
   | Refusal;
 
-export type Action<Value = unknown> = (input: unknown) => Promise<ActionResult<Value>>;
+/**
+ * A command as the browser calls it.
+ * @param act an id made by the browser: asked again under the same one, it is answered again and nothing is written twice
+ */
+export type Action<Value = unknown> = (input: unknown, act?: unknown) => Promise<ActionResult<Value>>;

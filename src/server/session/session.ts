@@ -4,16 +4,17 @@ import { cache } from "react";
 import type { Role } from "@/core/people/rights";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import type { Day } from "@/core/units/day";
-import { maybeOne, many, pool, type Db } from "../db/pool";
+import { maybeOne, pool } from "../db/pool";
 import { today } from "./clock";
 import { sessionCookie } from "./cookie";
-import { onBehalf } from "./onBehalf";
 import { tokenHash } from "./token";
 
 /** Who asks, for which garden, and on what day. Every query and command gets its garden from here. */
 export interface Session {
   readonly sessionId: number;
   readonly accountId: number;
+  /** When the password was last typed in this session. */
+  readonly confirmedAt: Date;
   readonly gardenId: number;
   readonly gardenName: string;
   readonly isDemo: boolean;
@@ -25,6 +26,28 @@ export interface Session {
   readonly timeZone: string;
   readonly latitudeDeg: number;
   readonly sowWeekdays: readonly number[];
+  readonly moved: Moved;
+  /** Where the account is at home. */
+  readonly gardens: readonly { readonly id: number; readonly name: string }[];
+  readonly backup: BackupState;
+}
+
+/** When the last backup worked, and what was wrong with the newest if it did not. */
+export interface BackupState {
+  readonly lastAt: Date | null;
+  readonly problem: string | null;
+  /** The last that worked is older than two days: a machine that stood still for a night is none the worse. */
+  readonly late: boolean;
+}
+
+/** How far a garden has moved: what was read or worked out at the same point holds still. */
+export interface Moved {
+  /** Changes of the plan: what a season is worked out from. */
+  readonly revision: number;
+  /** Changes of anything that hands change. */
+  readonly whole: number;
+  /** Which database counts: one that took another's place begins anew. */
+  readonly base: number;
 }
 
 export class SignedOutError extends Error {
@@ -33,16 +56,15 @@ export class SignedOutError extends Error {
   }
 }
 
-/** An account's session as its cookie names it, whichever garden it looks at. */
+/** An account's session as its cookie names it, at home in a garden or not. */
 export interface Door {
   readonly sessionId: number;
   readonly accountId: number;
-  readonly presentGarden: number | null;
-  readonly stale: boolean;
 }
 
-interface SessionRow {
-  gardenId: number;
+interface EnterRow extends Door, Moved, Record<string, unknown> {
+  confirmedAt: Date;
+  gardenId: number | null;
   gardenName: string;
   isDemo: boolean;
   personId: number;
@@ -55,35 +77,51 @@ interface SessionRow {
   timeZone: string;
   latitudeDeg: number;
   sowWeekdays: number[];
+  gardens: Session["gardens"];
+  backupAt: Date | null;
+  backupProblem: string | null;
 }
 
+const LATE_MS = 2 * 86_400_000;
+/** A session that nobody used for so long has ended. */
+export const IDLE_DAYS = 14;
 /** How often a session's "last seen" is written down: not at every page. */
 const SEEN_MINUTES = 5;
 
-/** The session behind this request's cookie, or null. */
-export const door = cache(async (): Promise<Door | null> => {
+/** One question for all that a request has to know of who asks. */
+const enter = cache(async (): Promise<EnterRow | null> => {
   const { token } = await sessionCookie();
   if (!token) return null;
-  const found = await maybeOne<Door & Record<string, unknown>>(
-    pool(),
-    `select id as "sessionId", account_id as "accountId", present_garden as "presentGarden",
-            last_seen_at < now() - make_interval(mins => $2) as stale
-       from session where token_hash = $1 and expires_at > now()`,
-    [tokenHash(token), SEEN_MINUTES],
-  );
-  if (found?.stale) await many(pool(), "update session set last_seen_at = now() where id = $1", [found.sessionId]);
-  return found;
+  return maybeOne<EnterRow>(pool(), "select * from enter($1, make_interval(days => $2), make_interval(mins => $3))", [
+    tokenHash(token),
+    IDLE_DAYS,
+    SEEN_MINUTES,
+  ]);
 });
+
+/** The session behind this request's cookie, or null. */
+export async function door(): Promise<Door | null> {
+  return enter();
+}
 
 /** Who asks, or null when nobody is signed in or the account is at home in no garden. */
 export const maybeSession = cache(async (): Promise<Session | null> => {
-  const entered = await door();
-  if (!entered) return null;
-  const { sessionId, accountId, presentGarden } = entered;
-  const row = await onBehalf({ accountId }, (db) => membership(db, accountId, presentGarden), { readOnly: true });
-  if (!row) return null;
-  const { system, ec, temperature, currency, ...rest } = row;
-  return { sessionId, accountId, ...rest, units: { system, ec, temperature, currency }, today: today(row.timeZone) };
+  const row = await enter();
+  if (!row || row.gardenId === null) return null;
+  const { system, ec, temperature, currency, revision, whole, base, gardenId, backupAt, backupProblem, ...rest } = row;
+  return {
+    ...rest,
+    gardenId,
+    units: { system, ec, temperature, currency },
+    today: today(row.timeZone),
+    moved: { revision, whole, base },
+    // By the real clock, whatever day the garden shows.
+    backup: {
+      lastAt: backupAt,
+      problem: backupProblem,
+      late: backupAt !== null && Date.now() - backupAt.getTime() > LATE_MS,
+    },
+  };
 });
 
 /** Who asks. @throws SignedOutError when nobody is signed in */
@@ -99,19 +137,4 @@ export async function pageSession(): Promise<Session> {
   if (who) return who;
   const path = (await headers()).get("x-seed-round-path") ?? "/round";
   redirect(`/sign-in?to=${encodeURIComponent(path)}`);
-}
-
-/** The garden that the session looks at, or the first where the account is at home. */
-function membership(db: Db, accountId: number, presentGarden: number | null): Promise<SessionRow | null> {
-  return maybeOne<SessionRow & Record<string, unknown>>(
-    db,
-    `select garden.id as "gardenId", garden.name as "gardenName", is_demo as "isDemo",
-            person.id as "personId", person.name as "personName", person.role,
-            unit_system as system, ec_unit as ec, temperature_unit as temperature, currency,
-            time_zone as "timeZone", latitude_deg as "latitudeDeg", sow_weekdays as "sowWeekdays"
-       from person join garden on garden.id = person.garden_id
-      where person.account_id = $1 and person.left_at is null
-      order by garden.id is not distinct from $2 desc, garden.id limit 1`,
-    [accountId, presentGarden],
-  );
 }

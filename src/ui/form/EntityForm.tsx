@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { FormProvider, useForm, useWatch, type FieldErrors, type FieldValues, type Resolver } from "react-hook-form";
 import { fromBase, preferredUnit, type UnitPreferences } from "@/core/units/dimensions";
 import { quantityText } from "@/core/units/format";
-import type { Action, Stale } from "@/server/session/result";
+import type { Action, Refusal, Stale } from "@/server/session/result";
 import { fieldErrors, STRICT } from "@/server/session/validation";
 import { Button } from "../Button";
 import { draftKey, forgetDraft, readDraft, writeDraft } from "../drafts";
@@ -26,6 +26,8 @@ export interface EntityFormProps<Value> {
   readonly saved: string;
   readonly submit?: string;
   readonly onDone?: (value: Value) => void;
+  /** Why it was not taken; what concerns a field is beside it already. */
+  readonly onRefused?: (refusal: Refusal) => void;
   /** More to enter, or what the figures typed so far come to; inside the form. */
   readonly children?: ReactNode;
   /** Buttons beside the submit button. */
@@ -56,6 +58,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
     saved,
     submit = "Save",
     onDone,
+    onRefused,
     children,
     aside,
     secret,
@@ -100,6 +103,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
       form.reset(values, { keepValues: true });
       return onDone?.(result.value);
     }
+    onRefused?.(result);
     if (result.stale) {
       setStale(result.stale);
       form.setValue("version", result.stale.version);

@@ -12,9 +12,8 @@ import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "./tabs";
 import Link from "next/link";
-import { backupWords, type BackupState } from "@/features/people/backupWords";
-import { backupState } from "@/server/people/queries";
-import { read } from "@/server/session/read";
+import { backupAlarm, backupWords } from "@/features/people/backupWords";
+import type { BackupState } from "@/server/session/session";
 import { Why } from "@/ui/Why";
 
 export const metadata: Metadata = { title: "Round" };
@@ -25,7 +24,6 @@ export default async function RoundPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { items, done, season } = await todayRound();
-  const backup = await read(backupState);
   const chosen = viewQuery(await searchParams);
   const entry = done.find((candidate) => candidate.id === chosen.entry);
   const again = season.rows.loops.find((loop) => loop.id === chosen.again);
@@ -39,7 +37,7 @@ export default async function RoundPage({
   return (
     <Station
       title={dayInWords(season.plan.today, "long")}
-      facts={<RoundFacts done={done.length} items={items.length} season={season} backup={backup} />}
+      facts={<RoundFacts done={done.length} items={items.length} season={season} backup={season.who.backup} />}
       tabs={roundTabs("today")}
     >
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
@@ -88,7 +86,7 @@ function RoundFacts({
         </>
       )}
       {" · "}
-      <Link href="/people/garden" className={backup.problem ? "font-bold text-alarm underline" : ""}>
+      <Link href="/people/garden" className={backupAlarm(backup) ? "font-bold text-alarm underline" : ""}>
         {backupWords(backup, season.who.timeZone)}
       </Link>
     </>

@@ -1,17 +1,16 @@
 import type { Metadata } from "next";
 import { GardenSheet } from "@/features/people/GardenSheet";
-import { backupState, gardenSettings } from "@/server/people/queries";
-import { read } from "@/server/session/read";
+import { gardenSettings } from "@/server/people/queries";
+import { readKept } from "@/server/session/read";
+import { pageSession } from "@/server/session/session";
 import { Station } from "@/ui/Station";
 import { peopleTabs } from "../tabs";
 
 export const metadata: Metadata = { title: "Garden" };
 
 export default async function GardenPage() {
-  const { garden, backup } = await read(async (db, who) => ({
-    garden: await gardenSettings(db, who.gardenId),
-    backup: await backupState(db),
-  }));
+  const { backup } = await pageSession();
+  const garden = await readKept("settings", (db, who) => gardenSettings(db, who.gardenId));
   return (
     <Station
       title="People"

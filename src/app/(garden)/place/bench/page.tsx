@@ -8,7 +8,7 @@ import { Supports } from "@/features/place/bench/Supports";
 import { season } from "@/server/batches/season";
 import { cutLists, materials, offcuts, spareShare } from "@/server/place/benchQueries";
 import { viewQuery } from "@/server/session/query";
-import { read } from "@/server/session/read";
+import { readKept } from "@/server/session/read";
 import { buttonClass } from "@/ui/Button";
 import { Station } from "@/ui/Station";
 import { placeTabs } from "../tabs";
@@ -27,7 +27,7 @@ export default async function BenchPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { rows } = await season();
-  const { lists, shelf, items, spare } = await read(async (db, who) => ({
+  const { lists, shelf, items, spare } = await readKept("bench", async (db, who) => ({
     lists: await cutLists(db, who.gardenId),
     shelf: await offcuts(db, who.gardenId),
     items: await materials(db, who.gardenId),

@@ -7,7 +7,7 @@ import { materials } from "@/server/place/benchQueries";
 import { layouts } from "@/server/place/layoutQueries";
 import { layoutHouseViews, layoutRows, liveLayout } from "@/server/place/layoutViews";
 import { viewQuery } from "@/server/session/query";
-import { read } from "@/server/session/read";
+import { readKept } from "@/server/session/read";
 import { rainNormals } from "@/server/water/queries";
 import { Station } from "@/ui/Station";
 import { placeTabs } from "../tabs";
@@ -20,7 +20,7 @@ export default async function LayoutsPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { copies, shelf, rain } = await read(async (db, who) => ({
+  const { copies, shelf, rain } = await readKept("layouts", async (db, who) => ({
     copies: await layouts(db, who.gardenId),
     shelf: await materials(db, who.gardenId),
     rain: await rainNormals(db, who.gardenId),

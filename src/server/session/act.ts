@@ -1,0 +1,54 @@
+import { createHash, randomUUID } from "node:crypto";
+import { many, type Db } from "../db/pool";
+import { RefusedError } from "./command";
+import { seal, unseal } from "./cookie";
+import { onBehalf } from "./onBehalf";
+import type { ActionResult } from "./result";
+import type { Session } from "./session";
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/u;
+
+/** The id that a browser gave to an act, or a new one where it gave none. @throws RefusedError for what is no id */
+export function actOf(given: unknown): string {
+  if (given === undefined || given === null) return randomUUID();
+  if (typeof given !== "string" || !UUID.test(given)) throw new RefusedError("The act has no id that can be kept.");
+  return given;
+}
+
+interface Act<Input> {
+  readonly who: Session;
+  readonly act: string;
+  readonly input: Input;
+  readonly secret: boolean;
+}
+
+/** What the table keeps of an answer. */
+type Kept = { readonly value?: unknown } | { readonly sealed: string };
+
+/**
+ * Does a piece of work once: in one transaction, with its answer kept under the id of the act. Asked again with the same
+ * id and input by the same person, the kept answer is given and nothing is written. A refused act is not kept: what it
+ * lacked may be there the next time.
+ *
+ * @throws RefusedError 409 when the id was used for something else
+ */
+export async function inAct<Input, Value>(
+  { who, act, input, secret }: Act<Input>,
+  work: (db: Db) => Promise<Value>,
+): Promise<ActionResult<Value>> {
+  const { gardenId, personId, accountId } = who;
+  return onBehalf({ gardenId, personId, accountId, act }, async (db) => {
+    const hash = createHash("sha256").update(JSON.stringify(input)).digest();
+    const [done] = await many<{ answer: Kept; same: boolean }>(db, "select * from begin_act($1, $2, $3, $4)", [gardenId, act, personId, hash]); // prettier-ignore
+    if (done && !done.same) throw new RefusedError("This id was used for something else already.", undefined, 409);
+    if (done) return { ok: true, value: (await opened(done.answer)) as Value, act };
+    const value = await work(db);
+    const kept: Kept = secret ? { sealed: await seal(value) } : { value };
+    await many(db, "update act set answer = $3 where garden_id = $1 and id = $2", [gardenId, act, JSON.stringify(kept)]); // prettier-ignore
+    return { ok: true, value, act };
+  });
+}
+
+async function opened(kept: Kept): Promise<unknown> {
+  return "sealed" in kept ? unseal(kept.sealed) : kept.value;
+}
