@@ -49,7 +49,7 @@ async function main() {
   }
   if (wants("unit")) await jest("unit", {});
   if (!wants("database") && !wants("browser")) return;
-  cluster = await startCluster(folder, true);
+  cluster = await startCluster(folder, { throwaway: true });
   const secret = randomBytes(24).toString("hex");
   const app = await templates(cluster, secret);
   const environment = {
@@ -60,7 +60,7 @@ async function main() {
   };
   if (wants("database")) await jest("database", environment);
   if (!wants("browser")) return;
-  step("build", () => buildIfStale());
+  await step("build", buildIfStale);
   await journeys({ ...environment, SEED_ROUND_TODAY: FIXED_DAY });
 }
 
@@ -106,10 +106,10 @@ async function check(name: string, program: string, ...args: string[]) {
   console.log(output === null ? `ok      ${name} (${seconds(start)})` : `FAILED  ${name}\n${output}`);
 }
 
-function step(name: string, work: () => void) {
+async function step(name: string, work: () => Promise<void>) {
   const start = Date.now();
   try {
-    work();
+    await work();
     totals.passed += 1;
     console.log(`ok      ${name} (${seconds(start)})`);
   } catch (error) {

@@ -1,7 +1,8 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import { dataPlace } from "./dataPlace.mjs";
+import { writeWhole } from "./keep";
 
-const ROOT = join(import.meta.dirname, "..", "..");
 export const DATABASE = "seed_round";
 
 /** What runs on a data folder. */
@@ -11,24 +12,33 @@ export interface Running {
   readonly port?: number;
 }
 
-/** The demo garden and a garden of one's own never share a database: the demo's passwords are known to everybody. */
 export function dataFolder(demo: boolean): string {
-  return process.env.SEED_ROUND_DATA ?? join(ROOT, "data", demo ? "demo" : "garden");
+  return dataPlace(demo).folder;
 }
 
 const file = (folder: string) => join(folder, "running.json");
 
-/** The copy that runs on a folder, if it is alive. */
+/** The copy that runs on a folder, if it is alive. What cannot be read, after a power cut, says that none is. */
 export function running(folder: string): Running | null {
-  if (!existsSync(file(folder))) return null;
-  const found = JSON.parse(readFileSync(file(folder), "utf8")) as Running;
+  const found = noted(folder);
+  if (!found) return null;
   const command = `/proc/${found.pid}/cmdline`;
   const alive = found.pid !== process.pid && existsSync(command) && readFileSync(command, "utf8").includes("start.ts");
   return alive ? found : null;
 }
 
+function noted(folder: string): Running | null {
+  if (!existsSync(file(folder))) return null;
+  try {
+    const found = JSON.parse(readFileSync(file(folder), "utf8")) as Running | null;
+    return Number.isInteger(found?.pid) && found!.pid > 0 ? found : null;
+  } catch {
+    return null;
+  }
+}
+
 export function noteRunning(folder: string, now: Running): void {
-  writeFileSync(file(folder), JSON.stringify(now));
+  writeWhole(file(folder), JSON.stringify(now));
 }
 
 export function forgetRunning(folder: string): void {

@@ -1,37 +1,47 @@
-import { createHash } from "node:crypto";
-import { execFileSync, spawn } from "node:child_process";
+import { createHash, randomUUID } from "node:crypto";
+import { execFile, spawn, type ChildProcess } from "node:child_process";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { freePort, pause } from "./cluster";
+import { promisify } from "node:util";
+import { freePort } from "./cluster";
+import { plainWords } from "./plainWords.mjs";
+import { takenWords } from "./ports";
+import { whileItGetsOn, workDone } from "./progress";
+import { step } from "./step.mjs";
+import { ended, supervise } from "./supervise";
 
 const ROOT = join(import.meta.dirname, "..", "..");
 const NEXT = join(ROOT, "node_modules", "next", "dist", "bin", "next");
 const SERVE = join(ROOT, "scripts", "serve.ts");
 const BUILT_FROM = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
-const START_TIMEOUT_MS = 30_000;
+/** As scripts/serve.ts ends when the port is another's. */
+const PORT_TAKEN = 98;
 
 /** Builds the application unless the last build was made from the same files. */
-export function buildIfStale(): void {
+export async function buildIfStale(): Promise<void> {
   const hash = sourceHash();
   // Tests and measurements build into a folder of their own, named while they run.
   const stamp = join(ROOT, process.env.SEED_ROUND_DIST ?? ".next", "built-from");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === hash) return;
-  console.log("Building the application …");
-  try {
-    execFileSync(process.execPath, [NEXT, "build"], {
-      cwd: ROOT,
-      stdio: ["ignore", "pipe", "pipe"],
-      env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" },
-    });
-  } catch (error) {
-    const { stdout, stderr } = error as { stdout?: Buffer; stderr?: Buffer };
-    throw new Error(`The build failed:\n${stdout?.toString() ?? ""}${stderr?.toString() ?? ""}`);
-  }
+  await step("Building the application", "1 to 2 minutes", async () => {
+    try {
+      await promisify(execFile)(process.execPath, [NEXT, "build"], {
+        cwd: ROOT,
+        maxBuffer: 1e8,
+        env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" },
+      });
+    } catch (error) {
+      const { stdout = "", stderr = "" } = error as { stdout?: string; stderr?: string };
+      const known = plainWords(new Error(stdout + stderr), ROOT);
+      throw new Error(known === stdout + stderr ? `The build failed:\n${known}` : known, { cause: error });
+    }
+  });
   writeFileSync(stamp, hash);
 }
 
 export interface WebServer {
   readonly url: string;
+  /** The process that watches over the workers, now. */
   readonly pid: number;
   stop(): Promise<void>;
 }
@@ -43,41 +53,67 @@ export interface WebEnvironment extends Readonly<Record<string, string>> {
   readonly SEED_ROUND_SECRET: string;
 }
 
-/** Serves the built application on loopback. @param port a free one unless given */
-export async function serve(environment: WebEnvironment, wantedPort?: number): Promise<WebServer> {
-  const port = wantedPort ?? (await freePort());
-  const server = spawn(
-    "setpriv",
-    ["--pdeathsig", "TERM", "--", process.execPath, "--import", "tsx", SERVE, `--port=${port}`],
-    { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, PORT: String(port), NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
-  ); // prettier-ignore
+export interface ServeOptions {
+  /** A free one unless given. */
+  readonly port?: number;
+  /** Starts it again when it ends by itself. */
+  readonly supervised?: boolean;
+  /** Gets every line that it writes. */
+  readonly onLine?: (line: string) => void;
+}
+
+/**
+ * Serves the built application on loopback, and comes back when it answers: it itself, not another program on its port.
+ * @throws Error in words when it cannot
+ */
+export async function serve(environment: WebEnvironment, options: ServeOptions = {}): Promise<WebServer> {
+  const port = options.port ?? (await freePort());
+  const instance = randomUUID();
   let errors = "";
-  server.stderr.on("data", (chunk: Buffer) => {
-    errors = (errors + chunk.toString()).slice(-4000);
-    if (process.env.SEED_ROUND_VERBOSE) process.stderr.write(chunk);
-  });
+  const start = (): ChildProcess => {
+    const server = spawn(
+      "setpriv",
+      ["--pdeathsig", "TERM", "--", process.execPath, "--import", "tsx", SERVE, `--port=${port}`],
+      { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, PORT: String(port), SEED_ROUND_INSTANCE: instance, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
+    ); // prettier-ignore
+    server.stderr!.on("data", (chunk: Buffer) => {
+      errors = (errors + chunk.toString()).slice(-4000);
+      options.onLine?.(chunk.toString());
+      if (process.env.SEED_ROUND_VERBOSE) process.stderr.write(chunk);
+    });
+    return server;
+  };
   const url = `http://127.0.0.1:${port}`;
-  const end = Date.now() + START_TIMEOUT_MS;
-  for (;;) {
-    if (server.exitCode !== null) throw new Error(`The application did not start:\n${errors}`);
-    const answered = await fetch(`${url}/healthz`).then(
-      (response) => response.status < 500,
-      () => false,
-    );
-    if (answered) break;
-    if (Date.now() > end) throw new Error(`The application did not answer within 30 s:\n${errors}`);
-    await pause(50);
+  const server = start();
+  const isThere = await whileItGetsOn({
+    ready: () => answersAs(url, instance),
+    gone: () => server.exitCode !== null || server.signalCode !== null,
+    progress: () => workDone(server.pid!),
+  });
+  if (!isThere) {
+    const code = server.exitCode;
+    await ended(server, "SIGTERM");
+    throw new Error(code === PORT_TAKEN ? takenWords(port) : `The application did not start:\n${plainWords(new Error(errors))}`); // prettier-ignore
   }
+  const say = (code: number | null, pauseMs: number) => options.onLine?.(`${JSON.stringify({ level: 50, time: new Date().toISOString(), code, pauseMs, msg: "the web server ended and is started again" })}\n`); // prettier-ignore
+  const supervised = options.supervised ? supervise(server, start, say) : null;
   return {
     url,
-    pid: server.pid!,
-    async stop() {
-      if (server.exitCode !== null || server.signalCode !== null) return;
-      const ended = new Promise((resolve) => server.once("exit", resolve));
-      server.kill("SIGTERM");
-      await ended;
+    get pid() {
+      return (supervised?.process ?? server).pid!;
     },
+    stop: () => (supervised ? supervised.stop("SIGTERM") : ended(server, "SIGTERM")),
   };
+}
+
+/** Whether the page that answers is the one that was started. */
+async function answersAs(url: string, instance: string): Promise<boolean> {
+  try {
+    const answer = await fetch(`${url}/healthz`, { signal: AbortSignal.timeout(5000) });
+    return ((await answer.json()) as { instance?: string }).instance === instance;
+  } catch {
+    return false;
+  }
 }
 
 function sourceHash(): string {

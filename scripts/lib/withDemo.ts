@@ -16,13 +16,13 @@ export async function withDemo(work: (demo: { url: string; databaseUrl: string }
   process.env.SEED_ROUND_DIST = ".next-test";
   process.env.SEED_ROUND_TODAY = FIXED_DAY;
   const folder = mkdtempSync(join(tmpdir(), "seed-round-demo-"));
-  const cluster = await startCluster(folder, true);
+  const cluster = await startCluster(folder, { throwaway: true });
   try {
     await ensureDatabase(cluster, "demo");
     const databaseUrl = cluster.url("demo");
     await migrate(databaseUrl);
     await loadDemo(databaseUrl, { reset: false });
-    buildIfStale();
+    await buildIfStale();
     const secret = randomBytes(24).toString("hex");
     const web = await serve({ DATABASE_URL: await appUrl(databaseUrl, secret), SEED_ROUND_SECRET: secret });
     try {

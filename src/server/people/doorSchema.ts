@@ -1,9 +1,9 @@
 import Joi from "joi";
+import { LEAST_PASSWORD } from "@/core/people/password";
 import { ROLES, type Role } from "@/core/people/rights";
 import { choice, measure, note, rowId, text, whole } from "../session/validation";
 import type { GardenInput } from "./schema";
 
-const LEAST_PASSWORD = 10;
 
 const key = Joi.string().trim().pattern(/^[\w-]{43}$/u).required().label("Link").messages({
   "string.pattern.base": "This link is not whole: copy all of it.", "string.empty": "This link is not whole: copy all of it.", "any.required": "The link is missing.",

@@ -50,8 +50,9 @@ export function text(label: string, greatestLength = 80): Joi.StringSchema {
     .max(greatestLength)
     .required()
     .label(label)
-    .pattern(/^[^\u0000]*$/u)
+    .pattern(/^[^\u0000\p{Surrogate}]*$/u)
     .messages({
+      "string.base": `${label} is not a text`,
       "string.empty": `${label} is empty`,
       "any.required": `${label} is missing`,
       "string.max": `${label} is longer than ${greatestLength} characters`,
@@ -102,7 +103,7 @@ export function day(label: string): Joi.Schema<Day> {
         return dayFromIso(String(value));
       } catch {
         return helpers.message({
-          custom: `${label} "${String(value).slice(0, SHOWN_LENGTH)}" is not a date (YYYY-MM-DD)`,
+          custom: `${label} ${typeof value === "string" ? `"${value.slice(0, SHOWN_LENGTH)}" ` : ""}is not a date (YYYY-MM-DD)`,
         });
       }
     });
