@@ -12,7 +12,9 @@ import { buildIfStale, serve } from "./web";
 export const FIXED_DAY = "2027-09-02";
 
 /** Runs a piece of work on the built application with the demo garden in a throwaway cluster. */
-export async function withDemo(work: (demo: { url: string; databaseUrl: string }) => Promise<void>): Promise<void> {
+export async function withDemo(
+  work: (demo: { url: string; databaseUrl: string; webPid: number; postgresPid: number }) => Promise<void>,
+): Promise<void> {
   process.env.SEED_ROUND_DIST = ".next-test";
   process.env.SEED_ROUND_TODAY = FIXED_DAY;
   const folder = mkdtempSync(join(tmpdir(), "seed-round-demo-"));
@@ -26,7 +28,7 @@ export async function withDemo(work: (demo: { url: string; databaseUrl: string }
     const secret = randomBytes(24).toString("hex");
     const web = await serve({ DATABASE_URL: await appUrl(databaseUrl, secret), SEED_ROUND_SECRET: secret });
     try {
-      await work({ url: web.url, databaseUrl });
+      await work({ url: web.url, databaseUrl, webPid: web.pid, postgresPid: cluster.pid() });
     } finally {
       await web.stop();
     }

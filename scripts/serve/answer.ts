@@ -3,6 +3,7 @@ import { log } from "../../src/server/session/log";
 import { checkedBody, Unanswerable } from "./body";
 import { namesUs, sayAddress, type Reach } from "./host";
 import type { Known } from "./known";
+import { requireOwnPage, sayPolicy } from "./policy";
 import { turnstile } from "./turnstile";
 import { answerBusy, answerWords } from "./words";
 
@@ -11,6 +12,7 @@ const MOST_AT_ONCE = 6;
 const PATIENCE_MS = 2000;
 const RETRY_AFTER_S = 2;
 const METHODS = ["GET", "HEAD", "POST"];
+const FILES = /^\/(_next\/static\/|icon\.svg$)/u;
 /** Not rendered: files, streams that stay open, and the questions whether we are there. */
 const FREE = /^\/(_next\/static\/|icon\.svg$|live$|healthz$|readyz$|place\/bench\/plan$)/u;
 
@@ -48,6 +50,7 @@ export function answering(handle: Handle, reach: Reach, known: Known): Answering
   async function answer(request: IncomingMessage, response: ServerResponse, path: string): Promise<void> {
     if (!namesUs(request, reach)) throw new Unanswerable(421, "This name does not lead here.");
     sayAddress(request, reach);
+    if (!FILES.test(path)) sayPolicy(request, response);
     const checked = await checkedRequest(request, path, known);
     if (FREE.test(path)) return handle(checked, response);
     const leave = await gate.enter();
@@ -71,8 +74,9 @@ async function checkedRequest(request: IncomingMessage, path: string, known: Kno
   if (!METHODS.includes(method))
     throw new Unanswerable(405, `${method} is not answered here.`, { allow: METHODS.join(", ") });
   if (!isReadable(path)) throw new Unanswerable(400, "This address cannot be read.");
-  const command = headers["next-action"];
   if (method !== "POST") return request;
+  requireOwnPage(request);
+  const command = headers["next-action"];
   if (command !== undefined && !known.commands.has(String(command)))
     // The header tells our own pages that they are of an older version.
     throw new Unanswerable(404, "There is no such command here.", { "x-nextjs-action-not-found": "1" });

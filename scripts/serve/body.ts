@@ -6,7 +6,7 @@ export const MOST_BYTES = 2_000_000;
 /** Why a request is not looked at, as it is answered. */
 export class Unanswerable extends Error {
   constructor(
-    readonly status: 400 | 404 | 405 | 413 | 421,
+    readonly status: 400 | 403 | 404 | 405 | 413 | 421,
     words: string,
     readonly headers: Readonly<Record<string, string>> = {},
   ) {

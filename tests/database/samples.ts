@@ -189,6 +189,7 @@ export const ROUTES: Readonly<Record<string, "open" | "viewer" | "posted by grow
   "find": "viewer",
   "live": "viewer",
   "(garden)/round/log.csv": "viewer",
+  "(garden)/batches/plan.json": "viewer",
   "(garden)/place/layout.json": "viewer",
   "(garden)/place/layout.svg": "viewer",
   "(garden)/place/stands.csv": "viewer",

@@ -17,7 +17,7 @@ import Link from "next/link";
 export interface BatchCardProps {
   readonly batch: BatchView;
   readonly view: SeasonView;
-  readonly input: PlanInput;
+  readonly input: PlanInput | null;
   /** Days by which the batch is held away from its sow day. */
   readonly days: number;
   readonly side: "left" | "right";
@@ -94,6 +94,8 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             )}
           </div>
         </>
+      ) : input === null ? (
+        <p role="status">Fetching the plan …</p>
       ) : (
         <HeldOver batch={batch} view={view} input={input} days={days} onHold={onHold} onDone={onClose} />
       )}
@@ -109,7 +111,7 @@ function HeldOver({
   days,
   onHold,
   onDone,
-}: Pick<BatchCardProps, "batch" | "view" | "input" | "days" | "onHold"> & { onDone: () => void }) {
+}: Pick<BatchCardProps, "batch" | "view" | "days" | "onHold"> & { input: PlanInput; onDone: () => void }) {
   const now = useMemo<Plan>(() => workOutPlan(input), [input]);
   // While a batch is dragged the card may lag a frame behind the hand, never the hand behind the card.
   const settled = useDeferredValue(days);

@@ -1,7 +1,6 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
-import type { PlanInput } from "@/core/batches/types";
 import { isoFromDay, type Day } from "@/core/units/day";
 import type { OrderRow } from "@/server/batches/queries";
 import type { SeasonView } from "@/server/batches/view";
@@ -9,6 +8,7 @@ import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { ThreadChart } from "./ThreadChart";
+import { usePlanInput } from "./usePlanInput";
 import { useOpened } from "@/ui/drafts";
 import { Only } from "@/ui/who";
 import { later } from "@/ui/later";
@@ -18,7 +18,10 @@ const BatchForm = later(() => import("./BatchForm").then((part) => part.BatchFor
 
 export interface SeasonSheetProps {
   readonly view: SeasonView;
-  readonly input: PlanInput;
+  /** How far the garden has moved. */
+  readonly point: string;
+  /** A batch needs a variety and a pool first. */
+  readonly noBasis: boolean;
   readonly weeks: number;
   readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
@@ -29,7 +32,8 @@ export interface SeasonSheetProps {
 }
 
 /** The season: what is where, what moves when, and where it jams. */
-export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover, chosen }: SeasonSheetProps) {
+export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, cover, chosen }: SeasonSheetProps) {
+  const input = usePlanInput(point);
   const [opened, setAdding] = useOpened<boolean>("adding");
   const [coverClosed, setCoverClosed] = useState(false);
   const adding = opened ?? (cover !== null && !coverClosed);
@@ -41,7 +45,6 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover, ch
   const batch = view.batches.find((candidate) => candidate.id === changing);
   const link = (from: Day, count = weeks) => `/batches?from=${isoFromDay(from)}&weeks=${count}`;
   const step = Math.round((7 * weeks) / 2);
-  const noBasis = input.varieties.length === 0 || input.pools.length === 0;
   return (
     <>
       <div className="no-print mb-2 flex flex-wrap items-center gap-2">
@@ -81,7 +84,10 @@ export function SeasonSheet({ view, input, weeks, orders, sowWeekdays, cover, ch
       <ThreadChart first={chosen} view={view} input={input} onChange={setChanging} />
       <MissedOrders market={view.market} today={view.today} />
       <Drawer open={adding} onClose={stopAdding} title="Add batches">
-        <AddBatches first={cover} input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={stopAdding} />
+        {input && (
+          <AddBatches first={cover} input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={stopAdding} />
+        )}
+        {!input && <p role="status">Fetching the plan …</p>}
       </Drawer>
       <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}

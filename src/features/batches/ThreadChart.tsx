@@ -37,11 +37,13 @@ export function ThreadChart({
   /** The batch in hand to begin with. */
   first: number | null;
   view: SeasonView;
-  input: PlanInput;
+  /** Null until it is there; only a batch that is held over another day needs it. */
+  input: PlanInput | null;
   onChange: (batchId: number) => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
-  const width = Math.max(LEAST_WIDTH, useElementWidth(frame, 1040));
+  const measured = useElementWidth(frame);
+  const width = Math.max(LEAST_WIDTH, measured ?? 0);
   const geometry = useMemo(() => threadGeometry(view, width, HEIGHT), [view, width]);
   const [chosen, setChosen] = useState(first);
   const [held, setHeld] = useState<HeldBatch | null>(null);
@@ -59,27 +61,30 @@ export function ThreadChart({
     hold(active.data.current!.batchId as number, Math.round(delta.x / geometry.dayWidth));
   const active = chosen === null ? undefined : batches.get(chosen);
   return (
-    <div ref={frame} className="relative overflow-x-auto">
-      <DndContext
-        sensors={sensors}
-        onDragStart={({ active: dragged }) => {
-          setChosen(dragged.data.current!.batchId as number);
-          setHeld(null);
-        }}
-        onDragMove={onDrag}
-        onDragEnd={onDrag}
-        onDragCancel={() => setHeld(null)}
-      >
-        <div
-          className="relative"
-          style={{ width, height: HEIGHT }}
-          role="group"
-          aria-label="Season: arrow keys go from batch to batch, Enter takes one up, arrows then move it by a day, Escape puts it back"
+    <div ref={frame} className="relative overflow-x-auto" style={{ minHeight: HEIGHT }}>
+      {/* Drawn once, in the width that it has: the server does not know it. */}
+      {measured !== null && (
+        <DndContext
+          sensors={sensors}
+          onDragStart={({ active: dragged }) => {
+            setChosen(dragged.data.current!.batchId as number);
+            setHeld(null);
+          }}
+          onDragMove={onDrag}
+          onDragEnd={onDrag}
+          onDragCancel={() => setHeld(null)}
         >
-          <Ground geometry={geometry} view={view} chosen={chosen} held={held} />
-          <Blocks {...{ geometry, batches, chosen, held, view, setChosen, setHeld, hold }} />
-        </div>
-      </DndContext>
+          <div
+            className="relative"
+            style={{ width, height: HEIGHT }}
+            role="group"
+            aria-label="Season: arrow keys go from batch to batch, Enter takes one up, arrows then move it by a day, Escape puts it back"
+          >
+            <Ground geometry={geometry} view={view} chosen={chosen} held={held} />
+            <Blocks {...{ geometry, batches, chosen, held, view, setChosen, setHeld, hold }} />
+          </div>
+        </DndContext>
+      )}
       {active && (
         <BatchCard
           key={active.id}

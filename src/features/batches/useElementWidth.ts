@@ -1,9 +1,9 @@
 "use client";
 import { useEffect, useState, type RefObject } from "react";
 
-/** Width of an element in pixels, followed as it changes; `first` until it is known. */
-export function useElementWidth(ref: RefObject<HTMLElement | null>, first: number): number {
-  const [width, setWidth] = useState(first);
+/** Width of an element in pixels, followed as it changes; null until it is known, as it never is on the server. */
+export function useElementWidth(ref: RefObject<HTMLElement | null>): number | null {
+  const [width, setWidth] = useState<number | null>(null);
   useEffect(() => {
     const element = ref.current;
     if (!element) return;

@@ -4,7 +4,6 @@ import { ROLES, type Role } from "@/core/people/rights";
 import { choice, measure, note, rowId, text, whole } from "../session/validation";
 import type { GardenInput } from "./schema";
 
-
 const key = Joi.string().trim().pattern(/^[\w-]{43}$/u).required().label("Link").messages({
   "string.pattern.base": "This link is not whole: copy all of it.", "string.empty": "This link is not whole: copy all of it.", "any.required": "The link is missing.",
 }); // prettier-ignore

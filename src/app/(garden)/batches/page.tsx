@@ -17,7 +17,7 @@ export default async function BatchesPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { plan, input, rows } = worked;
+  const { plan, rows, who } = worked;
   const asked = viewQuery(await searchParams);
   const weeks = asked.weeks ?? 17;
   const from = Math.min(plan.to - 7 * weeks, Math.max(plan.from, asked.from ?? plan.today - DAYS_BEFORE_TODAY));
@@ -34,10 +34,11 @@ export default async function BatchesPage({
         chosen={asked.batch ?? null}
         cover={rows.varieties.find(({ id }) => id === asked.cover)?.id ?? null}
         view={view}
-        input={input}
+        point={`${who.moved.base} ${who.moved.revision} ${who.today}`}
+        noBasis={rows.varieties.length === 0 || rows.pools.length === 0}
         weeks={weeks}
         orders={rows.orders}
-        sowWeekdays={worked.who.sowWeekdays}
+        sowWeekdays={who.sowWeekdays}
       />
     </Station>
   );

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { logFilterOf } from "@/server/round/logFilter";
 import { logEntries } from "@/server/round/queries";
-import { read } from "@/server/session/read";
+import { readKept } from "@/server/session/read";
 import { Log } from "@/features/round/Log";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "../tabs";
@@ -14,7 +14,7 @@ export default async function LogPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const asked = await searchParams;
-  const { entries, filter, problem, today } = await read(async (db, who) => {
+  const { entries, filter, problem, today } = await readKept(`log ${JSON.stringify(asked)}`, async (db, who) => {
     const understood = logFilterOf(asked, who.today);
     return { ...understood, today: who.today, entries: await logEntries(db, who.gardenId, understood.filter) };
   });
