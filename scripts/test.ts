@@ -3,15 +3,18 @@ import { randomBytes } from "node:crypto";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { sealData } from "iron-session";
 import pg from "pg";
 import { loadDemo } from "../demo/load";
 import { transaction } from "../src/server/db/pool";
 import { createAccount, createOwnGarden } from "../src/server/people/accounts";
+import { newToken, tokenHash } from "../src/server/session/token";
 import { appUrl } from "./lib/appRole";
 import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
 import { migrate } from "./lib/migrate";
 import { buildIfStale } from "./lib/web";
 import { FIXED_DAY } from "./lib/withDemo";
+import { BARE_KEEPER } from "../tests/journeys/people";
 
 /** `npm test -- unit | database | browser [name]` runs one part, for whoever works on it; without words all of it. */
 const [only, ...names] = process.argv.slice(2);
@@ -52,7 +55,9 @@ async function main() {
   cluster = await startCluster(folder, { throwaway: true });
   const secret = randomBytes(24).toString("hex");
   const app = await templates(cluster, secret);
+  const cookies = { ...(await signedIn(cluster.url("demo_template"), secret)), ...(await signedIn(cluster.url("bare_template"), secret)) }; // prettier-ignore
   const environment = {
+    SEED_ROUND_TEST_COOKIES: JSON.stringify(cookies),
     SEED_ROUND_TEST_URL: cluster.url(),
     SEED_ROUND_TEST_APP_URL: app,
     SEED_ROUND_SECRET: secret,
@@ -63,9 +68,6 @@ async function main() {
   await step("build", buildIfStale);
   await journeys({ ...environment, SEED_ROUND_TODAY: FIXED_DAY });
 }
-
-/** What the keeper of the bare garden signs in with. */
-const BARE_KEEPER = { name: "Keeper", signInName: "keeper", password: "a word for tests" };
 
 /** One database with the tables, one with a garden and nothing in it, one with the demo garden; tests copy them. */
 async function templates(on: Cluster, secret: string): Promise<string> {
@@ -82,6 +84,21 @@ async function templates(on: Cluster, secret: string): Promise<string> {
   delete process.env.SEED_ROUND_TODAY;
   app.pathname = "/postgres";
   return app.toString();
+}
+
+/** A session for everybody of a template, so that journeys begin behind the door. @returns cookies by sign-in name */
+async function signedIn(databaseUrl: string, secret: string): Promise<Record<string, string>> {
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  const cookies: Record<string, string> = {};
+  const { rows } = await client.query<{ id: number; name: string }>("select id, sign_in_name as name from account");
+  for (const { id, name } of rows) {
+    const token = newToken();
+    await client.query("insert into session (token_hash, account_id, expires_at) values ($1, $2, now() + interval '1 day')", [tokenHash(token), id]); // prettier-ignore
+    cookies[name] = await sealData({ token }, { password: secret, ttl: 0 });
+  }
+  await client.end();
+  return cookies;
 }
 
 async function bareGarden(databaseUrl: string) {

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { DEMO_PASSWORD } from "../../demo/people";
@@ -6,8 +7,18 @@ import type { ActionResult } from "../../src/server/session/result";
 /** Calls actions of the built application over HTTP, as a browser does. */
 export interface Caller {
   readonly cookie: string;
-  call<Value>(action: string, input: unknown, path?: string): Promise<ActionResult<Value>>;
-  get(path: string): Promise<Response>;
+  call<Value>(action: string, input: unknown, options?: CallOptions): Promise<ActionResult<Value>>;
+  /** @param at another address of the same garden, after it was started anew */
+  get(path: string, at?: string): Promise<Response>;
+}
+
+export interface CallOptions {
+  /** The page that it is called from. */
+  readonly path?: string;
+  /** The id of the act, as the browser makes one; another one each time unless given. */
+  readonly act?: string;
+  /** Another address of the same garden, after it was started anew. */
+  readonly url?: string;
 }
 
 interface Manifest {
@@ -27,20 +38,24 @@ export function actionId(name: string): string {
 /** Signs in through the door and keeps the cookie. */
 export async function caller(url: string, signInName: string, password = DEMO_PASSWORD): Promise<Caller> {
   let cookie = "";
-  const call = async <Value>(action: string, input: unknown, path = "/round"): Promise<ActionResult<Value>> => {
-    const answer = await fetch(url + path, {
+  const call = async <Value>(
+    action: string,
+    input: unknown,
+    { path = "/round", act = randomUUID(), url: at = url }: CallOptions = {},
+  ): Promise<ActionResult<Value>> => {
+    const answer = await fetch(at + path, {
       method: "POST",
-      headers: { "next-action": actionId(action), "content-type": "text/plain;charset=UTF-8", accept: "text/x-component", origin: url, cookie },
-      body: JSON.stringify([input]),
+      headers: { "next-action": actionId(action), "content-type": "text/plain;charset=UTF-8", accept: "text/x-component", origin: at, cookie },
+      body: JSON.stringify([input, act]),
       redirect: "manual",
     }); // prettier-ignore
     const set = answer.headers.getSetCookie().find((one) => one.startsWith("seed_round="));
     if (set) cookie = set.split(";")[0]!;
     return resultIn<Value>(await answer.text(), answer.status);
   };
-  const entered = await call("signIn", { signInName, password }, "/sign-in");
+  const entered = await call("signIn", { signInName, password }, { path: "/sign-in" });
   if (!entered.ok) throw new Error(entered.message);
-  return { cookie, call, get: (path) => fetch(url + path, { headers: { cookie }, redirect: "manual" }) };
+  return { cookie, call, get: (path, at = url) => fetch(at + path, { headers: { cookie }, redirect: "manual" }) };
 }
 
 /** The answer of an action, among the rows that the framework sends. */

@@ -23,13 +23,13 @@ export function countBench(leastMs: (work: () => unknown, times: number) => numb
 
 /** A house of 400 lines, drawn, panned and zoomed in Chromium. */
 export async function drawBench(url: string, { call, cookie }: Caller, poolId: number) {
-  const house = await call<number>("saveHouse", { id: null, version: null, name: "Large house", lengthM: 66, widthM: 24, heightM: 4, cover: "film", shadeShare: 0, xM: 0, yM: 40 }, "/place"); // prettier-ignore
+  const house = await call<number>("saveHouse", { id: null, version: null, name: "Large house", lengthM: 66, widthM: 24, heightM: 4, cover: "film", shadeShare: 0, xM: 0, yM: 40 }, { path: "/place" }); // prettier-ignore
   if (!house.ok) throw new Error(house.message);
   const spec = { ...STAND_MODELS["channel-bank"].example, lines: LINES_OF_BANK };
   const stands = Array.from({ length: LINES / LINES_OF_BANK }, (_, index) => ({
     houseId: house.value, poolId, loopId: null, name: `Bank ${index + 1}`, xM: 0.5 + (index % 5) * 6.6 * 2, yM: index < 5 ? 0.5 : 12.2, turned: false, spec,
   })); // prettier-ignore
-  const added = await call<number[]>("addStands", { stands }, "/place");
+  const added = await call<number[]>("addStands", { stands }, { path: "/place" });
   if (!added.ok) throw new Error(added.message);
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"] }); // prettier-ignore
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

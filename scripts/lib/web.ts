@@ -14,8 +14,8 @@ const ROOT = join(import.meta.dirname, "..", "..");
 const NEXT = join(ROOT, "node_modules", "next", "dist", "bin", "next");
 const SERVE = join(ROOT, "scripts", "serve.ts");
 const BUILT_FROM = ["src", "public", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
-/** Room for what lives as long as a request: with the little that is usual, a page is collected while it is made. */
-const YOUNG = "--max-semi-space-size=64";
+/** Room for what lives as long as a request, so that a page is not collected while it is made; and code that was seen once runs compiled. */
+const NODE_FLAGS = ["--max-semi-space-size=64", "--always-sparkplug"];
 /** As scripts/serve.ts ends when the port is another's. */
 const PORT_TAKEN = 98;
 
@@ -75,7 +75,7 @@ export async function serve(environment: WebEnvironment, options: ServeOptions =
   const start = (): ChildProcess => {
     const server = spawn(
       "setpriv",
-      ["--pdeathsig", "TERM", "--", process.execPath, YOUNG, "--import", "tsx", SERVE, `--port=${port}`],
+      ["--pdeathsig", "TERM", "--", process.execPath, ...NODE_FLAGS, "--import", "tsx", SERVE, `--port=${port}`],
       { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, PORT: String(port), SEED_ROUND_INSTANCE: instance, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
     ); // prettier-ignore
     server.stderr!.on("data", (chunk: Buffer) => {

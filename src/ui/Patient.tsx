@@ -1,4 +1,5 @@
 "use client";
+import { useEffect } from "react";
 
 const MOST_TRIES = 8;
 const FIRST_PAUSE_MS = 1000;
@@ -22,7 +23,10 @@ function patient(ask: typeof fetch): typeof fetch {
 
 if (typeof window !== "undefined") window.fetch = patient(window.fetch.bind(window));
 
-/** Part of every page, so that its code runs there. */
+/** Part of every page, so that its code runs there; it also tells when the page answers to the hand. */
 export function Patient() {
+  useEffect(() => {
+    document.documentElement.dataset.alive = "on";
+  }, []);
   return null;
 }

@@ -45,7 +45,7 @@ test("a helper is invited by a link, walks the round, and cannot do a keeper's w
   const other = await browser.newContext({ baseURL: garden.url });
   const helper = await other.newPage();
   await helper.goto(link);
-  await helper.waitForLoadState("networkidle");
+  await ready(helper);
   await expect(helper.getByText("Ines Varela invites you as helper")).toBeVisible();
   await helper.getByLabel("Your name").fill("Noor");
   await helper.getByLabel("Sign-in name").fill("noor");
@@ -122,7 +122,7 @@ test("two change one batch: the change of one appears on the other's screen, and
   await expect(page.getByRole("link", { name: /Sow Batavia.*done/ })).toBeVisible();
   await expect(second.getByRole("link", { name: /Sow Batavia.*done/ })).toBeHidden();
   await other.setOffline(false);
-  await expect(second.getByRole("link", { name: /Sow Batavia.*done/ })).toBeVisible({ timeout: 20_000 });
+  await expect(second.getByRole("link", { name: /Sow Batavia.*done/ })).toBeVisible();
   await other.close();
 });
 
@@ -244,12 +244,15 @@ test("cookies are sealed and closed to scripts, pages cannot be framed, and a sc
   expect(policy).toMatch(/script-src 'self' 'nonce-[\w=]+' 'strict-dynamic'/u);
   expect(policy).toContain("frame-ancestors 'none'");
   await ready(page);
-  await page.evaluate(() => {
-    const script = document.createElement("div");
-    script.innerHTML = `<img src="x:" onerror="document.title='taken over'">`;
-    document.body.append(script);
-  });
-  await page.waitForTimeout(300);
+  await page.evaluate(
+    () =>
+      new Promise((refused) => {
+        document.addEventListener("securitypolicyviolation", () => refused(true), { once: true });
+        const script = document.createElement("div");
+        script.innerHTML = `<img src="x:" onerror="document.title='taken over'">`;
+        document.body.append(script);
+      }),
+  );
   expect(await page.title()).toContain("Round");
   // An action called from another site, or from nowhere, is not carried out, cookie or not; nor is one that makes no sense.
   const post = (headers: object, data: string) => page.request.post("/round", { headers: { "next-action": actionId("addNote"), "content-type": "text/plain;charset=UTF-8", ...headers }, data }); // prettier-ignore

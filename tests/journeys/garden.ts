@@ -1,15 +1,14 @@
 import { test as base, expect, type Page } from "@playwright/test";
 import pg from "pg";
-import { DEMO_PASSWORD } from "../../demo/people";
 import { caller } from "../../scripts/lib/calls";
 import { serve, type WebServer } from "../../scripts/lib/web";
+import { passwordOf } from "./people";
 
-/** A running copy of the application on a database of its own. */
+/** A running copy of the application on a database that no other journey uses meanwhile. */
 export interface Garden {
   readonly url: string;
   /** The database as its owner sees it. */
   readonly ownerUrl: string;
-  readonly web: WebServer;
   /** Asks the database, for what the screen does not say. */
   rows<Row extends pg.QueryResultRow>(sql: string, values?: unknown[]): Promise<Row[]>;
 }
@@ -21,29 +20,43 @@ interface Options {
   readonly as: string | null;
 }
 
-/** Journeys run against the built application, real PostgreSQL and a garden that nobody else touches. */
-export const test = base.extend<Options & { garden: Garden }>({
+/** One server for all journeys that a worker walks, one after the other. */
+interface Site {
+  readonly name: string;
+  readonly ownerUrl: string;
+  readonly web: WebServer;
+}
+
+const SERVER = () => process.env.SEED_ROUND_TEST_URL!;
+const at = (url: string, database: string) => url.replace(/\/postgres$/u, `/${database}`);
+
+/** Journeys run against the built application, real PostgreSQL and a garden that is laid anew for each. */
+export const test = base.extend<Options & { garden: Garden }, { site: Site }>({
   template: ["demo_template", { option: true }],
   as: ["ines", { option: true }],
-  garden: async ({ template }, provide, info) => {
-    const server = process.env.SEED_ROUND_TEST_URL!;
-    const name = `journey_${info.workerIndex}_${info.testId.replaceAll(/\W/gu, "").slice(-12).toLowerCase()}_${info.retry}`;
-    await administer(server, `create database ${name} template ${template}`);
-    const databaseUrl = server.replace(/\/postgres$/u, `/${name}`);
-    const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
-    let web: WebServer | undefined;
-    try {
-      web = await serve({
-        DATABASE_URL: process.env.SEED_ROUND_TEST_APP_URL!.replace(/\/postgres$/u, `/${name}`),
+  site: [
+    async ({}, provide, { workerIndex }) => {
+      const name = `journeys_${workerIndex}`;
+      await administer(`create database ${name} template empty_template`);
+      const web = await serve({
+        DATABASE_URL: at(process.env.SEED_ROUND_TEST_APP_URL!, name),
         SEED_ROUND_SECRET: process.env.SEED_ROUND_SECRET!,
       });
-      const rows: Garden["rows"] = async (sql, values) => (await pool.query(sql, values)).rows;
-      await provide({ url: web.url, ownerUrl: databaseUrl, web, rows });
-    } finally {
-      await web?.stop();
-      await pool.end();
-      await administer(server, `drop database if exists ${name} with (force)`);
-    }
+      await provide({ name, ownerUrl: at(SERVER(), name), web });
+      await web.stop();
+      await administer(`drop database if exists ${name} with (force)`);
+    },
+    { scope: "worker", timeout: 300_000 },
+  ],
+  garden: async ({ site, template }, provide) => {
+    await administer(`drop database if exists ${site.name} with (force)`, `create database ${site.name} template ${template}`); // prettier-ignore
+    // The connections of the journey before are gone; the server notices when it asks.
+    await expect.poll(async () => (await fetch(`${site.web.url}/readyz`)).status, { intervals: [20] }).toBe(200);
+    const pool = new pg.Pool({ connectionString: site.ownerUrl, max: 2 });
+    pool.on("error", () => undefined);
+    const rows: Garden["rows"] = async (sql, values) => (await pool.query(sql, values)).rows;
+    await provide({ url: site.web.url, ownerUrl: site.ownerUrl, rows });
+    await pool.end();
   },
   baseURL: async ({ garden }, provide) => provide(garden.url),
   page: async ({ page, garden, as }, provide) => {
@@ -52,13 +65,10 @@ export const test = base.extend<Options & { garden: Garden }>({
   },
 });
 
-const passwordOf = (name: string) => (name === "keeper" ? "a word for tests" : DEMO_PASSWORD);
-
-/** Signed in by the same action as through the door, without drawing the door: most journeys begin behind it. */
+/** Signed in by a session that stands in the template already: most journeys begin behind the door. */
 async function enter(page: Page, url: string, signInName: string) {
-  const { cookie } = await caller(url, signInName, passwordOf(signInName));
-  const [name, value] = cookie.split("=") as [string, string];
-  await page.context().addCookies([{ name, value, url, httpOnly: true, sameSite: "Lax" }]);
+  const cookies = JSON.parse(process.env.SEED_ROUND_TEST_COOKIES!) as Record<string, string>;
+  await page.context().addCookies([{ name: "seed_round", value: cookies[signInName]!, url, httpOnly: true, sameSite: "Lax" }]); // prettier-ignore
 }
 
 /** Through the door, as anybody else. */
@@ -71,22 +81,27 @@ export async function signIn(page: Page, name: string) {
   await page.waitForURL(/\/round/u);
 }
 
+/** Calls commands as one who is signed in. */
+export const callerIn = (garden: Garden, name: string) => caller(garden.url, name, passwordOf(name));
+
 export { expect };
 
-async function administer(url: string, sql: string) {
-  const client = new pg.Client({ connectionString: url });
+async function administer(...statements: readonly string[]) {
+  const client = new pg.Client({ connectionString: SERVER() });
   await client.connect();
   // Copying a template wants it to itself; journeys that start together wait for one another.
   await client.query("select pg_advisory_lock(4711)");
   try {
-    await client.query(sql);
+    for (const sql of statements) await client.query(sql);
   } finally {
     await client.end();
   }
 }
 
-/** Waits until the page answers to the hand: its forms are alive, and it hears of changes. */
+/** Waits until the page answers to the hand: its forms are alive, and behind the door it hears of changes. */
 export async function ready(page: Page) {
-  if (/\/(sign-in|join|reset|start)\b/u.test(page.url())) return page.waitForLoadState("networkidle");
-  await page.locator("html[data-live=on]").waitFor({ state: "attached" });
+  const isDoor = /\/(sign-in|join|reset|start|garden)\b/u.test(
+    new URL(page.url()).pathname.replace(/^\/people.*/u, ""),
+  );
+  await page.locator(isDoor ? "html[data-alive=on]" : "html[data-live=on]").waitFor({ state: "attached" });
 }

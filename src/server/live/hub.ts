@@ -6,6 +6,8 @@ type Listener = () => void;
 /** One connection that listens for what changes in all gardens, and tells the screens of each. */
 interface Hub {
   readonly byGarden: Map<number, Set<Listener>>;
+  /** Gardens whose screens will be told in a moment. */
+  readonly due: Set<number>;
   closed: boolean;
   client: pg.Client | null;
 }
@@ -13,6 +15,7 @@ interface Hub {
 const CHANNEL = "seed_round_change";
 const FIRST_PAUSE_MS = 250;
 const LONGEST_PAUSE_MS = 5000;
+const TOGETHER_MS = 200;
 
 const kept = globalThis as { seedRoundHub?: Hub };
 
@@ -31,8 +34,18 @@ export function listen(gardenId: number, listener: Listener): () => void {
   };
 }
 
+/** Changes that come close together are told once. */
+function tellSoon(hub: Hub, gardenId: number): void {
+  if (hub.due.has(gardenId)) return;
+  hub.due.add(gardenId);
+  setTimeout(() => {
+    hub.due.delete(gardenId);
+    for (const listener of hub.byGarden.get(gardenId) ?? []) listener();
+  }, TOGETHER_MS);
+}
+
 function open(): Hub {
-  const hub: Hub = { byGarden: new Map(), closed: false, client: null };
+  const hub: Hub = { byGarden: new Map(), due: new Set(), closed: false, client: null };
   void keepListening(hub);
   return hub;
 }
@@ -50,7 +63,7 @@ async function keepListening(hub: Hub): Promise<void> {
       hub.client = client;
       await client.connect();
       client.on("notification", ({ payload }) => {
-        for (const listener of hub.byGarden.get(Number(payload)) ?? []) listener();
+        tellSoon(hub, Number(payload));
       });
       await client.query(`listen ${CHANNEL}`);
       if (pauseMs > FIRST_PAUSE_MS)

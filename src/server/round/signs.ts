@@ -1,7 +1,8 @@
 import { quantityText } from "@/core/units/format";
 import { dayInWords } from "@/core/units/day";
 import { loopLadder } from "../water/ladders";
-import { todayRound } from "./today";
+import { keptAt } from "../session/kept";
+import { todayRound, type Today } from "./today";
 
 export interface Signs {
   readonly round: { readonly waits: number };
@@ -13,9 +14,15 @@ export interface Signs {
 /** How far ahead a shortage is worth a red sign. */
 const AHEAD_DAYS = 42;
 
-/** What each station wants today. */
+/** What each station wants today; looked for again when the garden has moved. */
 export async function stationSigns(): Promise<Signs> {
-  const { items, season } = await todayRound();
+  const today = await todayRound();
+  const { gardenId, moved } = today.season.who;
+  const point = `${moved.base} ${moved.whole} ${today.season.plan.today}`;
+  return keptAt(`${gardenId} signs`, point, async () => signsOf(today));
+}
+
+function signsOf({ items, season }: Today): Signs {
   const soon = season.shortages.filter((shortage) => shortage.day - season.plan.today <= AHEAD_DAYS);
   const words = (kind: string) => {
     const first = soon.find((shortage) => shortage.kind === kind);
