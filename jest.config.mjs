@@ -1,7 +1,7 @@
 // Two packages of the one-time codes come as ES modules alone.
 const MODULES_ONLY = "@(scure|noble)";
 const transform = {
-  [`(\\.tsx?|node_modules/${MODULES_ONLY}/.+\\.js)$`]: [
+  [`(\\.tsx?|scripts/lib/.+\\.mjs|node_modules/${MODULES_ONLY}/.+\\.js)$`]: [
     "@swc/jest",
     {
       jsc: {
@@ -21,6 +21,8 @@ const shared = {
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.next-test/", "<rootDir>/data/"],
 };
 export default {
+  // A limit, not a wait: a machine with other work to do takes its time.
+  testTimeout: 120_000,
   projects: [
     {
       ...shared,

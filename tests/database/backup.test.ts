@@ -1,7 +1,9 @@
-import { mkdtempSync, readdirSync, rmSync, symlinkSync, truncateSync, utimesSync } from "node:fs";
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, readFileSync, readdirSync, rmSync, symlinkSync, truncateSync, utimesSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { basename, join } from "node:path";
 import pg from "pg";
+import { appUrl } from "../../scripts/lib/appRole";
 import { backUp, backupDue, restore } from "../../scripts/lib/backup";
 import { freshDatabase, type TestDatabase } from "./database";
 
@@ -77,4 +79,38 @@ test("nightly ones go after a fortnight, never the last; a clock set back does n
   expect(await backupDue(database.url, new Date(now))).toBe(false);
   expect(await backupDue(database.url, new Date(now + 1.01 * day))).toBe(true);
   expect(await backupDue(database.url, new Date(now - 30 * day))).toBe(true);
+});
+
+test("a copy goes to a second folder; one that is not there is a failure in words, and the backup itself stands", async () => {
+  const second = mkdtempSync(join(tmpdir(), "seed-round-second-"));
+  const file = await backUp(database.url, folder, new Date(), { copyTo: second });
+  expect(readFileSync(join(second, basename(file)))).toEqual(readFileSync(file));
+  rmSync(second, { recursive: true });
+  await expect(backUp(database.url, folder, new Date(Date.now() + 5000), { copyTo: second })).rejects.toThrow(/The backup was made, but its copy to .* failed/u); // prettier-ignore
+  expect(dumps()).toHaveLength(2);
+  expect(await ask("select problem is null as worked from backup_run order by id")).toEqual([{ worked: true }, { worked: true }, { worked: false }]); // prettier-ignore
+});
+
+test("on a database of one's own, an owner who is bound by the walls is told what to grant, and a role that has it can", async () => {
+  const server = process.env.SEED_ROUND_TEST_URL!;
+  const plain = await freshDatabase(null);
+  const as = (url: string, user: string) => Object.assign(new URL(url), { username: user, password: "x" }).toString();
+  const name = new URL(plain.url).pathname.slice(1);
+  const admin = new pg.Client({ connectionString: server });
+  await admin.connect();
+  try {
+    await admin.query(`create role plain_owner login password 'x' nosuperuser; alter database ${name} owner to plain_owner; create role may_read login bypassrls password 'x' in role pg_read_all_data`); // prettier-ignore
+    const url = as(plain.url, "plain_owner");
+    execFileSync(process.execPath, ["--import", "tsx", "scripts/migrate.ts"], { env: { ...process.env, DATABASE_URL: url } }); // prettier-ignore
+    expect(await appUrl(url, "unused")).toBe(url);
+    await expect(backUp(url, folder, new Date(), { readUrl: url })).rejects.toThrow(/the role "plain_owner" may not read past the walls .* create role seed_round_backup login bypassrls .* SEED_ROUND_BACKUP_URL=/u); // prettier-ignore
+    const { rows } = await plain.pool.query("select problem from backup_run");
+    expect(rows[0].problem).toContain("may not read past the walls");
+    await backUp(url, folder, new Date(), { readUrl: as(plain.url, "may_read") });
+    expect(dumps()).toHaveLength(1);
+  } finally {
+    await plain.close();
+    await admin.query("drop role if exists plain_owner; drop role if exists may_read");
+    await admin.end();
+  }
 });

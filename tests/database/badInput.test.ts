@@ -7,7 +7,6 @@ import { ROUTES, SAMPLES } from "./samples";
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-jest.setTimeout(60_000);
 const RUNS = 40;
 const SEED = 20270902;
 

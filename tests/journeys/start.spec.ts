@@ -1,9 +1,13 @@
 import { execFileSync, spawn, type ChildProcess } from "node:child_process";
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { caller } from "../../scripts/lib/calls";
+import { living } from "../../scripts/lib/kills";
+import { serve } from "../../scripts/lib/web";
 
 const SECOND_START_MS = 10_000;
 
@@ -17,15 +21,16 @@ interface Running {
   readonly process: ChildProcess;
   readonly url: string;
   readonly ms: number;
+  readonly said: () => string;
 }
 
+const own = (more: Record<string, string> = {}) => ({ ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", ...more }); // prettier-ignore
+const run = (script: string, words: readonly string[], input = "") => execFileSync(process.execPath, ["--import", "tsx", `scripts/${script}`, "--demo", ...words], { env: own(), encoding: "utf8", input }); // prettier-ignore
+
 /** Starts the demo as its command does, on a data folder of its own, and waits for the address it prints. */
-async function start(command = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"]): Promise<Running> {
+async function start(command = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"], environment: NodeJS.ProcessEnv = own()): Promise<Running> {
   const began = Date.now();
-  const child = spawn(command[0]!, command.slice(1), {
-    env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" },
-    stdio: ["ignore", "pipe", "pipe"],
-  });
+  const child = spawn(command[0]!, command.slice(1), { env: environment, stdio: ["ignore", "pipe", "pipe"] });
   let text = "";
   child.stderr!.on("data", (chunk: Buffer) => (text += chunk.toString()));
   const url = await new Promise<string>((resolve, reject) => {
@@ -38,28 +43,13 @@ async function start(command = [process.execPath, "--import", "tsx", "scripts/st
   });
   const page = await fetch(`${url}/round`);
   expect(page.status).toBe(200);
-  return { process: child, url, ms: Date.now() - began };
-}
+  return { process: child, url, ms: Date.now() - began, said: () => text };
+} // prettier-ignore
 
 function stop(running: Running, signal: NodeJS.Signals): Promise<number | null> {
   const ended = new Promise<number | null>((resolve) => running.process.once("exit", (code) => resolve(code)));
   running.process.kill(signal);
   return ended;
-}
-
-/** Processes that name the data folder or the address, other than the one that asks. */
-function leftovers(running: Running): string[] {
-  const port = new URL(running.url).port;
-  return readdirSync("/proc")
-    .filter((name) => /^\d+$/u.test(name))
-    .flatMap((pid) => {
-      try {
-        const command = readFileSync(`/proc/${pid}/cmdline`, "utf8").replaceAll("\0", " ");
-        return command.includes(join(folder, "pg")) || command.includes(`-p ${port}`) ? [command] : [];
-      } catch {
-        return [];
-      }
-    });
 }
 
 test("the demo starts, keeps its data over a kill -9, starts again in seconds and stops in order", async () => {
@@ -69,38 +59,82 @@ test("the demo starts, keeps its data over a kill -9, starts again in seconds an
     expect(readFileSync(join(folder, secret), "utf8")).toMatch(/^[0-9a-f]{48}$/u);
   }
   // Beside the running copy: a backup, a change, and back again.
-  const run = (...words: string[]) => execFileSync(process.execPath, ["--import", "tsx", "scripts/backup.ts", "--demo", ...words], { env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "" }, encoding: "utf8" }); // prettier-ignore
-  const [, dump] = /Backed up and checked: (\S+)/u.exec(run())!;
+  const [, dump] = /Backed up and checked: (\S+)/u.exec(run("backup.ts", []))!;
   const { call } = await caller(first.url, "ines");
   const note = { title: "After the backup", place: "", day: "2027-09-02", note: "" };
   expect(await call("addNote", note)).toMatchObject({ ok: true });
-  expect(run("--restore", dump!)).toContain("Restored.");
+  expect(run("backup.ts", ["--restore", dump!])).toContain("What stood there before is kept");
   const again = await caller(first.url, "ines");
   expect(await (await again.get("/round/log.csv?from=2027-09-02&to=2027-09-02")).text()).not.toContain(note.title);
+  // Whoever runs the machine lets in whoever forgot; all that was open is closed.
+  expect(run("password.ts", ["ines"], "from the machine\n")).toContain("signs in with the new password");
+  expect(await (await again.get("/round")).status).toBe(307);
+  await expect(caller(first.url, "ines")).rejects.toThrow("do not fit together");
+  await caller(first.url, "ines", "from the machine");
+  expect(() => run("password.ts", ["nobody"], "x")).toThrow(/Nobody signs in as "nobody". Here are: ines/u);
   await stop(first, "SIGKILL");
   // The kernel stops what the killed parent left; the pid file stays behind, as it would after a power cut.
-  await expect.poll(() => leftovers(first), { timeout: 10_000 }).toEqual([]);
+  await expect.poll(() => living(folder)).toEqual([]);
   const second = await start();
   expect(second.ms).toBeLessThan(SECOND_START_MS);
   expect(await stop(second, "SIGTERM")).toBe(0);
-  expect(leftovers(second)).toEqual([]);
+  expect(living(folder)).toEqual([]);
   expect(existsSync(join(folder, "pg", "postmaster.pid"))).toBe(false);
   expect(existsSync(join(folder, "running.json"))).toBe(false);
+  expect(readFileSync(join(folder, "log", "current.log"), "utf8")).toContain('"path":"/round"');
 });
 
-test("a pid file that names somebody else's process does not block the start; Ctrl-C stops it", async () => {
+test("files torn by a power cut, and a pid file that names another process, do not block the start; Ctrl-C stops it", async () => {
   const first = await start();
+  const { cookie } = await caller(first.url, "ines");
   await stop(first, "SIGINT");
-  const { writeFileSync } = await import("node:fs");
+  writeFileSync(join(folder, "running.json"), '{"pid":12');
+  writeFileSync(join(folder, "secret"), "");
+  writeFileSync(join(folder, "password"), "\0".repeat(48));
+  writeFileSync(join(folder, "app-password"), "abc");
   writeFileSync(join(folder, "pg", "postmaster.pid"), `${process.pid}\n${join(folder, "pg")}\n0\n5432\n\n127.0.0.1\n`);
   const second = await start();
+  expect(second.said()).toContain("The secret of the cookies could not be read; it was made anew. Everybody signs in once more."); // prettier-ignore
+  expect((await fetch(`${second.url}/round`, { headers: { cookie }, redirect: "manual" })).status).toBe(307);
+  await caller(second.url, "ines");
   expect(await stop(second, "SIGINT")).toBe(0);
-  expect(leftovers(second)).toEqual([]);
+  expect(living(folder)).toEqual([]);
+});
+
+test("a backup comes back on a new machine, where nothing was started yet", async () => {
+  const first = await start();
+  const { call } = await caller(first.url, "ines");
+  await call("addNote", { title: "Carried over", place: "", day: "2027-09-02", note: "" });
+  const [, dump] = /Backed up and checked: (\S+)/u.exec(run("backup.ts", []))!;
+  await stop(first, "SIGTERM");
+  const away = mkdtempSync(join(tmpdir(), "seed-round-away-"));
+  execFileSync("cp", [dump!, join(away, "carried.dump")]);
+  rmSync(folder, { recursive: true });
+  expect(run("backup.ts", ["--restore", join(away, "carried.dump")])).toMatch(/^Restored\.$/mu);
+  const second = await start();
+  const there = await caller(second.url, "ines");
+  expect(await (await there.get("/round/log.csv?from=2027-09-02&to=2027-09-02")).text()).toContain("Carried over");
+  await stop(second, "SIGTERM");
+  rmSync(away, { recursive: true });
+});
+
+test("a port of another program is told apart, before and while it starts; so is one that is none, and a folder that cannot be written", async () => {
+  const other = createServer((_, response) => response.end("somebody else")).listen(0, "127.0.0.1");
+  await new Promise((resolve) => other.once("listening", resolve));
+  const { port } = other.address() as AddressInfo;
+  const refused = (environment: NodeJS.ProcessEnv) => start(undefined, environment).then(() => "it started", (error: Error) => error.message); // prettier-ignore
+  expect(await refused(own({ PORT: String(port) }))).toContain(`Port ${port} is taken by another program. Choose another, PORT=${port + 1}`); // prettier-ignore
+  const environment = { DATABASE_URL: "postgres://nobody@127.0.0.1:1/none", SEED_ROUND_SECRET: "s".repeat(48) };
+  await expect(serve(environment, { port })).rejects.toThrow(`Port ${port} is taken by another program`);
+  other.close();
+  for (const wrong of ["http", "70000", "3.5"]) expect(await refused(own({ PORT: wrong }))).toContain(`PORT is "${wrong}"; it must be a whole number from 1 to 65535`); // prettier-ignore
+  expect(await refused({ ...own(), SEED_ROUND_DATA: "/sys/seed-round" })).toContain("The folder may not be written by this user: /sys/seed-round"); // prettier-ignore
+  expect(living(folder)).toEqual([]);
 });
 
 test("nothing is left running when the shell that started it is killed", async () => {
   // The second command keeps the shell from making itself the script: it stays in between, as npm does.
   const running = await start(["sh", "-c", "node scripts/run.mjs demo; true"]);
   await stop(running, "SIGKILL");
-  await expect.poll(() => leftovers(running), { timeout: 15_000 }).toEqual([]);
+  await expect.poll(() => living(folder)).toEqual([]);
 });
