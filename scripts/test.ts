@@ -1,4 +1,4 @@
-import { spawn } from "node:child_process";
+import { spawn, type ChildProcess, type SpawnOptions } from "node:child_process";
 import { randomBytes } from "node:crypto";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -12,6 +12,7 @@ import { newToken, tokenHash } from "../src/server/session/token";
 import { appUrl } from "./lib/appRole";
 import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
 import { migrate } from "./lib/migrate";
+import { ended } from "./lib/supervise";
 import { buildIfStale } from "./lib/web";
 import { FIXED_DAY } from "./lib/withDemo";
 import { BARE_KEEPER } from "../tests/journeys/people";
@@ -21,12 +22,14 @@ const [only, ...names] = process.argv.slice(2);
 const wants = (part: string) => only === undefined || only === part;
 
 const totals = { passed: 0, failed: 0 };
+/** What runs for us now; it ends when we do. */
+const children = new Set<ChildProcess>();
 const folder = mkdtempSync(join(tmpdir(), "seed-round-test-"));
 let cluster: Cluster | undefined;
 
 process.env.SEED_ROUND_DIST = ".next-test";
 process.env.NEXT_TELEMETRY_DISABLED = "1";
-for (const signal of ["SIGINT", "SIGTERM"] as const) process.on(signal, () => void finish(1));
+for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => void finish(1));
 
 main().then(
   () => finish(totals.failed > 0 ? 1 : 0),
@@ -114,9 +117,9 @@ async function bareGarden(databaseUrl: string) {
 async function check(name: string, program: string, ...args: string[]) {
   const start = Date.now();
   const output = await new Promise<string | null>((resolve) => {
-    const child = spawn(join("node_modules", ".bin", program), args, { stdio: ["ignore", "pipe", "pipe"] });
+    const child = start(program, args, { stdio: ["ignore", "pipe", "pipe"] });
     let text = "";
-    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk: Buffer) => (text += chunk.toString()));
+    for (const stream of [child.stdout!, child.stderr!]) stream.on("data", (chunk: Buffer) => (text += chunk.toString()));
     child.on("exit", (code) => resolve(code === 0 ? null : text));
   });
   totals[output === null ? "passed" : "failed"] += 1;
@@ -175,7 +178,7 @@ function count(name: string, passed: number, failed: number, start: number) {
 
 function run(program: string, args: string[], environment: Record<string, string>): Promise<number> {
   return new Promise((resolve) => {
-    const child = spawn(join("node_modules", ".bin", program), args, {
+    const child = start(program, args, {
       stdio: ["ignore", "inherit", "inherit"],
       env: { ...process.env, ...environment },
     });
@@ -183,11 +186,19 @@ function run(program: string, args: string[], environment: Record<string, string
   });
 }
 
+function start(program: string, args: string[], options: SpawnOptions): ChildProcess {
+  const child = spawn(join("node_modules", ".bin", program), args, options);
+  children.add(child);
+  child.once("exit", () => children.delete(child));
+  return child;
+}
+
 function seconds(start: number): string {
   return `${((Date.now() - start) / 1000).toFixed(1)} s`;
 }
 
 async function finish(code: number) {
+  for (const child of children) await ended(child, "SIGTERM");
   await cluster?.stop();
   rmSync(folder, { recursive: true, force: true });
   console.log(`${totals.passed} passed, ${totals.failed} failed`);

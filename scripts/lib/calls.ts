@@ -59,7 +59,7 @@ export async function caller(url: string, signInName: string, password = DEMO_PA
 }
 
 /** The answer of an action, among the rows that the framework sends. */
-function resultIn<Value>(text: string, status: number): ActionResult<Value> {
+export function resultIn<Value>(text: string, status: number): ActionResult<Value> {
   for (const line of text.split("\n")) {
     const row = /^\w+:(\{.*\})$/u.exec(line)?.[1];
     if (row?.includes('"ok":')) return JSON.parse(row) as ActionResult<Value>;

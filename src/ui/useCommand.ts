@@ -87,6 +87,10 @@ function sayRefused({ status, message, fields }: Refusal) {
   });
 }
 
+const NO_CONNECTION = "No connection: nothing was saved. What you typed is still here; try again.";
+const NO_ANSWER =
+  "No answer: it may not have been saved. What you typed is still here; press again, nothing is written twice.";
+
 interface Attempt<Value> {
   readonly result: ActionResult<Value>;
   /** Nobody answered. */
@@ -100,9 +104,6 @@ async function attempt<Value>(call: () => Promise<ActionResult<Value>>): Promise
   } catch (error) {
     if (isUnknownAction(error))
       return { result: failed("Not saved: Seed Round was renewed since this page was opened. Load the page anew; what you typed is kept."), lost: false }; // prettier-ignore
-    return {
-      result: failed("No answer: it may not have been saved. What you typed is still here; press again, nothing is written twice."), // prettier-ignore
-      lost: true,
-    };
+    return { result: failed(navigator.onLine ? NO_ANSWER : NO_CONNECTION), lost: true };
   }
 }

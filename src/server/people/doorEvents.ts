@@ -45,7 +45,7 @@ export async function noteAtDoor(accountId: number, kind: DoorEventKind, db: Db 
 }
 
 type EventRow = Omit<DoorEvent, "device"> & { userAgent: string } & Record<string, unknown>;
-const EVENT = `door_event.id, kind, door_event.at, address, door_event.device as "userAgent"`;
+const EVENT = `door_event.id, kind, door_event.at, door_event.address, door_event.device as "userAgent"`;
 const told = (rows: EventRow[]): DoorEvent[] =>
   rows.map(({ userAgent, ...rest }) => ({ ...rest, device: deviceOf(userAgent) }));
 
