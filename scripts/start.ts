@@ -110,7 +110,8 @@ function keepBackups(ownerUrl: string) {
 /** Whoever handed over to us is gone without a word: then we go too. */
 function endWithParent() {
   const parent = Number(process.env.SEED_ROUND_PARENT);
-  if (parent) setInterval(() => process.ppid !== parent && void stop(0), PARENT_LOOK_MS).unref();
+  // Else it was handed down from a start further up.
+  if (parent === process.ppid) setInterval(() => process.ppid !== parent && void stop(0), PARENT_LOOK_MS).unref();
 }
 
 async function stop(code: number) {

@@ -68,7 +68,7 @@ async function main() {
   };
   if (wants("database")) await jest("database", environment);
   if (!wants("browser")) return;
-  await step("build", buildIfStale);
+  if (!(await step("build", buildIfStale))) return;
   await journeys({ ...environment, SEED_ROUND_TODAY: FIXED_DAY });
 }
 
@@ -117,24 +117,27 @@ async function bareGarden(databaseUrl: string) {
 async function check(name: string, program: string, ...args: string[]) {
   const start = Date.now();
   const output = await new Promise<string | null>((resolve) => {
-    const child = start(program, args, { stdio: ["ignore", "pipe", "pipe"] });
+    const child = launch(program, args, { stdio: ["ignore", "pipe", "pipe"] });
     let text = "";
-    for (const stream of [child.stdout!, child.stderr!]) stream.on("data", (chunk: Buffer) => (text += chunk.toString()));
+    for (const stream of [child.stdout!, child.stderr!])
+      stream.on("data", (chunk: Buffer) => (text += chunk.toString()));
     child.on("exit", (code) => resolve(code === 0 ? null : text));
   });
   totals[output === null ? "passed" : "failed"] += 1;
   console.log(output === null ? `ok      ${name} (${seconds(start)})` : `FAILED  ${name}\n${output}`);
 }
 
-async function step(name: string, work: () => Promise<void>) {
+async function step(name: string, work: () => Promise<void>): Promise<boolean> {
   const start = Date.now();
   try {
     await work();
     totals.passed += 1;
     console.log(`ok      ${name} (${seconds(start)})`);
+    return true;
   } catch (error) {
     totals.failed += 1;
     console.log(`FAILED  ${name}\n${error instanceof Error ? error.message : String(error)}`);
+    return false;
   }
 }
 
@@ -178,7 +181,7 @@ function count(name: string, passed: number, failed: number, start: number) {
 
 function run(program: string, args: string[], environment: Record<string, string>): Promise<number> {
   return new Promise((resolve) => {
-    const child = start(program, args, {
+    const child = launch(program, args, {
       stdio: ["ignore", "inherit", "inherit"],
       env: { ...process.env, ...environment },
     });
@@ -186,7 +189,7 @@ function run(program: string, args: string[], environment: Record<string, string
   });
 }
 
-function start(program: string, args: string[], options: SpawnOptions): ChildProcess {
+function launch(program: string, args: string[], options: SpawnOptions): ChildProcess {
   const child = spawn(join("node_modules", ".bin", program), args, options);
   children.add(child);
   child.once("exit", () => children.delete(child));

@@ -1,3 +1,4 @@
+import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import pinoRoll from "pino-roll";
 
@@ -13,6 +14,8 @@ export interface LogFile {
 
 /** The log in the data folder: `log/current.log` is always the newest file; older ones are numbered beside it. */
 export async function openLog(folder: string): Promise<LogFile> {
+  // Its own making of the folder comes after the link in it.
+  mkdirSync(join(folder, "log"), { recursive: true });
   const stream = await pinoRoll({
     file: join(folder, "log", "seed-round"),
     size: SIZE,

@@ -18,7 +18,7 @@ export default function PageError({ reset }: { error: Error; reset: () => void }
       <p className="mt-3" role="status">
         {away
           ? "What was saved is safe, and what you typed is kept on this device. This page looks every two seconds and comes back by itself."
-          : "What was saved is safe. Try again; if it stays so, tell whoever runs Seed Round here: the reason stands in its log."}
+          : "What was saved is safe. Try again; if it stays so, tell whoever runs Seed Round here: the reason stands in its log, log/current.log in the data folder."}
       </p>
       {away && <Waiting />}
       <Button look="strong" className="mt-5" onClick={reset}>

@@ -38,9 +38,10 @@ export function useCommand<Value>(action: Action<Value>, { done, undo }: Command
       const text = JSON.stringify(input);
       const act = unanswered.current?.input === text ? unanswered.current.act : newId();
       unanswered.current = { act, input: text };
-      let answer = await attempt(() => action(input, act));
+      const plain = unshared(input);
+      let answer = await attempt(() => action(plain, act));
       if (!answer.lost && !answer.result.ok && answer.result.confirm && (await passwordAgain()))
-        answer = await attempt(() => action(input, act));
+        answer = await attempt(() => action(plain, act));
       if (!answer.lost) unanswered.current = null;
       return answer.result;
     },
@@ -79,6 +80,13 @@ export function useCommand<Value>(action: Action<Value>, { done, undo }: Command
   return { run, busy };
 }
 
+/** The same without parts that stand in two places: they would be sent as references, and commands carry plain data alone. */
+function unshared(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(unshared);
+  if (typeof value !== "object" || value === null || Object.getPrototypeOf(value) !== Object.prototype) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, unshared(part)]));
+}
+
 function sayRefused({ status, message, fields }: Refusal) {
   const signedOut = status === 401 && Object.keys(fields).length === 0;
   toast.error(message, {
@@ -104,6 +112,9 @@ async function attempt<Value>(call: () => Promise<ActionResult<Value>>): Promise
   } catch (error) {
     if (isUnknownAction(error))
       return { result: failed("Not saved: Seed Round was renewed since this page was opened. Load the page anew; what you typed is kept."), lost: false }; // prettier-ignore
+    // The server's own words, before it looked at what was asked, end with their line.
+    if (error instanceof Error && error.message.endsWith(".\n"))
+      return { result: { ...failed(`Not saved: ${error.message.trim()}`), status: 400 }, lost: false };
     return { result: failed(navigator.onLine ? NO_ANSWER : NO_CONNECTION), lost: true };
   }
 }

@@ -54,7 +54,16 @@ const bareStand = async (rows: Rows) => {
   return { ...stand, name: `S${Math.random()}`, houseId: await idOf(rows, "insert into house (garden_id, name, length_m, width_m, height_m, cover) values (1, 'H' || random(), 30, 30, 2, 'net') returning id"), loopId: null }; // prettier-ignore
 };
 const cutList = { name: "Frame", material: "tube", kerfMm: 3, trimMm: 0, leastOffcutMm: 100, objective: "bars", usesOffcuts: true, stocks: [{ lengthMm: 3000, price: 0 }], pieces: [{ lengthMm: 500, count: 2, label: "" }] }; // prettier-ignore
-const cutPlan = { kind: "plan", bars: [{ stockMm: 3000, onHand: false, cuts: [], offcutMm: 2000 }] };
+const cutPlan = {
+  kind: "plan",
+  bars: [{ stockMm: 3000, onHand: false, cuts: [{ lengthMm: 500, label: "" }], offcutMm: 2000 }],
+  boughtBars: 1,
+  boughtMm: 3000,
+  cost: 0,
+  least: { bars: 1, lengthMm: 3000 },
+  proved: true,
+  uncut: [],
+};
 const assembly = { name: "Rail", pieces: [{ lengthMm: 500, count: 1 }], fittings: [], otherMm: 490, way: "a thing goes into it" }; // prettier-ignore
 const keptList = async (rows: Rows) =>
   (await rows<{ id: number; version: number }>(`insert into cut_list (garden_id, name, material, kerf_mm, trim_mm, least_offcut_mm, objective, uses_offcuts, stocks, pieces, assemblies, plan)

@@ -6,8 +6,8 @@ type Listener = () => void;
 /** One connection that listens for what changes in all gardens, and tells the screens of each. */
 interface Hub {
   readonly byGarden: Map<number, Set<Listener>>;
-  /** Gardens whose screens will be told in a moment. */
-  readonly due: Set<number>;
+  /** Gardens whose screens were told a moment ago, and whether there is more to tell. */
+  readonly due: Map<number, boolean>;
   closed: boolean;
   client: pg.Client | null;
 }
@@ -34,18 +34,20 @@ export function listen(gardenId: number, listener: Listener): () => void {
   };
 }
 
-/** Changes that come close together are told once. */
-function tellSoon(hub: Hub, gardenId: number): void {
-  if (hub.due.has(gardenId)) return;
-  hub.due.add(gardenId);
+/** A change is told at once; those that follow close behind it are told together. */
+function tellChange(hub: Hub, gardenId: number): void {
+  if (hub.due.has(gardenId)) return void hub.due.set(gardenId, true);
+  for (const listener of hub.byGarden.get(gardenId) ?? []) listener();
+  hub.due.set(gardenId, false);
   setTimeout(() => {
+    const more = hub.due.get(gardenId);
     hub.due.delete(gardenId);
-    for (const listener of hub.byGarden.get(gardenId) ?? []) listener();
+    if (more) tellChange(hub, gardenId);
   }, TOGETHER_MS);
 }
 
 function open(): Hub {
-  const hub: Hub = { byGarden: new Map(), due: new Set(), closed: false, client: null };
+  const hub: Hub = { byGarden: new Map(), due: new Map(), closed: false, client: null };
   void keepListening(hub);
   return hub;
 }
@@ -63,7 +65,7 @@ async function keepListening(hub: Hub): Promise<void> {
       hub.client = client;
       await client.connect();
       client.on("notification", ({ payload }) => {
-        tellSoon(hub, Number(payload));
+        tellChange(hub, Number(payload));
       });
       await client.query(`listen ${CHANNEL}`);
       if (pauseMs > FIRST_PAUSE_MS)
