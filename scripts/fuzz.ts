@@ -10,13 +10,8 @@ await withDemo(async ({ url, databaseUrl }) => {
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
   process.env.DATABASE_URL = databaseUrl;
   const began = Date.now();
-  const { calls, pagesOpened, statuses, faults } = await fuzz({
-    url,
-    rows: async <Row>(sql: string, values: unknown[] = []) => (await pool.query(sql, values)).rows as Row[],
-    calls: CALLS,
-    seed: SEED,
-  });
-  await pool.end();
+  const rows = async <Row>(sql: string, values: unknown[] = []) => (await pool.query(sql, values)).rows as Row[];
+  const { calls, pagesOpened, statuses, faults } = await fuzz({ url, rows, calls: CALLS, seed: SEED }).finally(() => pool.end()); // prettier-ignore
   for (const fault of faults) console.log(fault);
   console.log(`\n${calls} calls from the seed ${SEED} in ${Math.round((Date.now() - began) / 1000)} s, ${pagesOpened} pages opened in between: ${faults.length} faults (asked: none)`); // prettier-ignore
   console.log(`  ${Object.entries(statuses).sort().map(([status, count]) => `${status}: ${count}`).join(", ")}`); // prettier-ignore

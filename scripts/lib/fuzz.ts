@@ -33,7 +33,8 @@ const QUERIES = ["from", "to", "kind", "search", "item", "entry", "house", "stan
 const OPEN_PAGES_EACH = 500;
 const TIMEOUT_MS = 30_000;
 /** Words that no person should read: what was not worked out, what is the database's, what is the program's. */
-const UNFIT = /\[object \w+\]|\bundefined\b|\bNaN\b|syntax error at|_check\b|_fkey\b|violates|\bat \w+ \(.*:\d+:\d+\)/u;
+const UNFIT =
+  /\[object \w+\]|\bundefined\b|\bNaN\b|syntax error at|failed custom|Cannot read|is not a function|_check\b|_fkey\b|violates|\bat \w+ \(.*:\d+:\d+\)/u;
 const SLOW = new Set(["/live"]);
 
 interface Sent {
@@ -157,7 +158,7 @@ function callArbitrary(
     },
     {
       weight: 2,
-      arbitrary: fc.tuple(fc.constantFrom(...PAGES), fc.constantFrom("cookie", "host", "rsc", "next-router-state-tree", "next-router-prefetch", "next-url", "accept", "range", "if-none-match", "content-encoding", "x-forwarded-for", "x-forwarded-proto", "x-nonce", "content-security-policy", "next-router-segment-prefetch", "accept-language"), nasty).map(([path, name, bad]) => (cookie: string) => get(path, cookie, { [name]: latin(String(bad)).slice(0, 2000) })), // prettier-ignore
+      arbitrary: fc.tuple(fc.constantFrom(...PAGES), fc.constantFrom("cookie", "host", "rsc", "next-router-state-tree", "next-router-prefetch", "next-url", "accept", "range", "if-none-match", "content-encoding", "x-forwarded-for", "x-forwarded-proto", "x-nonce", "content-security-policy", "next-router-segment-prefetch", "accept-language"), nasty).map(([path, name, bad]) => (cookie: string) => get(path, cookie, { [name]: latin(textOf(bad)).slice(0, 2000) })), // prettier-ignore
     },
     { weight: 1, arbitrary: nasty.map((bad) => (cookie: string): Call => ({ kind: "http", sent: { method: "POST", path: "/place/bench/plan", headers: { cookie, origin: url, "content-type": "application/json" }, body: asJson(bad) } })) }, // prettier-ignore
     { weight: 1, arbitrary: fc.oneof(fc.uint8Array({ maxLength: 300 }), fc.constantFrom(...SOCKETS)).map((bytes) => (): Call => ({ kind: "socket", bytes: Buffer.from(bytes as Uint8Array) })) }, // prettier-ignore
@@ -277,10 +278,15 @@ function asJson(value: unknown): string {
 
 function encoded(value: unknown): string {
   return encodeURIComponent(
-    String(value)
+    textOf(value)
       .slice(0, 1500)
       .replaceAll(/\p{Surrogate}/gu, "?"),
   );
+}
+
+/** Any value as text; there are objects that refuse to be one. */
+function textOf(value: unknown): string {
+  return typeof value === "object" ? asJson(value) : String(value);
 }
 
 /** What a header may hold. */

@@ -134,6 +134,7 @@ async function start(folder: string): Promise<Copy> {
     env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", PORT: "" },
     stdio: ["ignore", "pipe", "pipe"],
   });
+  started = outermost;
   let text = "";
   outermost.stderr!.on("data", (chunk: Buffer) => (text += chunk.toString()));
   const url = await new Promise<string>((resolve, reject) => {
@@ -146,6 +147,11 @@ async function start(folder: string): Promise<Copy> {
   });
   return { outermost, url };
 }
+
+/** What was started ends when we do, however that comes. */
+let started: ChildProcess | undefined;
+process.once("exit", () => started?.kill("SIGKILL"));
+for (const signal of ["SIGINT", "SIGTERM"] as const) process.once(signal, () => process.exit(1));
 
 function pidsOf(victim: Victim, { outermost }: Copy, folder: string): number[] {
   const starter = running(folder)!.pid;

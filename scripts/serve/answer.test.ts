@@ -70,6 +70,8 @@ test("what makes none is answered in words before it gets in", async () => {
     [400, command("{}")],
     [400, command("[1,2,3]")],
     [400, command('[{"a":"$F1"}]')],
+    [400, command('["$D2027-99-99"]')],
+    [400, command('["$D2027-99-99T00:00:00Z"]')],
     [400, command('[{"__proto__":{}}]')],
     [400, command(`${"[".repeat(300)}${"]".repeat(300)}`)],
     [400, command("[{}]", { "content-type": "multipart/form-data; boundary=x" })],

@@ -15,7 +15,8 @@ export class Unanswerable extends Error {
 }
 
 /** What a value of a command may begin with, after the mark that means more than itself. */
-const KNOWN_MARK = /^\$(\$|undefined$|NaN$|Infinity$|-Infinity$|-0$|D|n-?\d+$)/u;
+const KNOWN_MARK = /^\$(\$|undefined$|NaN$|Infinity$|-Infinity$|-0$|n-?\d+$)/u;
+const INSTANT = /^\$D(\d{4}-\d{2}-\d{2}T[\d:.]+Z)$/u;
 const MOST_DEPTH = 100;
 /** Half of a character, which no text can hold. */
 const HALF = /\p{Surrogate}/u;
@@ -70,7 +71,8 @@ function decoded(body: Buffer): unknown {
 function requireData(value: unknown, depth: number): void {
   if (depth > MOST_DEPTH) throw new Unanswerable(400, "This is nested too deeply to be read.");
   if (typeof value === "string") {
-    if (value.startsWith("$") && !KNOWN_MARK.test(value))
+    const instant = INSTANT.exec(value)?.[1];
+    if (value.startsWith("$") && !KNOWN_MARK.test(value) && !(instant && Number.isFinite(Date.parse(instant))))
       throw new Unanswerable(400, "This cannot be read: a value refers to something else.");
     return;
   }

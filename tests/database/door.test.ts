@@ -262,7 +262,7 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   await signIn({ signInName: "tomas", password: "saltcote-yard" });
   const { secret, picture } = ((await beginFactor({})) as { value: { secret: string; picture: string } }).value;
   expect(picture).toMatch(/^<svg/u);
-  // The garden stands in 2027; the telephone does not.
+  // The garden stands in 2027; the phone does not.
   const codeOf = (steps: number) => generate({ secret, epoch: seconds() + 30 * steps });
   expect(await switchFactorOn({ code: await generate({ secret, epoch: Date.parse("2027-09-02T12:00:00Z") / 1000 }) })).toMatchObject({ ok: false, fields: { code: expect.any(String) } }); // prettier-ignore
   const on = (await switchFactorOn({ code: await codeOf(-1) })) as { value: string[] };

@@ -2,7 +2,7 @@ import { generate } from "otplib";
 import { axe } from "./axe";
 import { expect, ready, test } from "./garden";
 
-test("a second factor is switched on with a telephone, asked for at the door, and stands in the keepers' history", async ({
+test("a second factor is switched on with a phone, asked for at the door, and stands in the keepers' history", async ({
   page,
   context,
 }) => {
@@ -10,7 +10,7 @@ test("a second factor is switched on with a telephone, asked for at the door, an
   await ready(page);
   await expect(page.getByText("This is the first time you signed in.")).toBeVisible();
   await page.getByRole("button", { name: "Switch it on" }).click();
-  await expect(page.getByRole("img", { name: /to be read by a telephone/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /to be read by a phone/ })).toBeVisible();
   const secret = (await page.locator("code.font-bold").textContent())!.replaceAll(" ", "");
   await page.getByLabel("Code").fill("000 000");
   await page.getByRole("button", { name: "Switch it on" }).click();
@@ -30,7 +30,7 @@ test("a second factor is switched on with a telephone, asked for at the door, an
   await page.getByLabel("Sign-in name").fill("ines");
   await page.getByLabel("Password").fill("saltcote-yard");
   await page.getByRole("button", { name: "Sign in" }).click();
-  await expect(page.getByText("Now the six figures that your telephone shows.").first()).toBeVisible();
+  await expect(page.getByText("Now the six figures that your phone shows.").first()).toBeVisible();
   await expect(page.getByLabel("Password")).toHaveValue("saltcote-yard");
   await page.getByLabel("Code").fill(code);
   await page.getByRole("button", { name: "Sign in" }).click();

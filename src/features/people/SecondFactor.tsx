@@ -11,12 +11,12 @@ import { useCommand } from "@/ui/useCommand";
 import { useClock } from "@/ui/who";
 
 const FIELDS: readonly FieldSpec[] = [
-  { name: "code", label: "Code", type: "text", wide: true, hint: "six figures from your telephone", autoComplete: "one-time-code" },
+  { name: "code", label: "Code", type: "text", wide: true, hint: "six figures from your phone", autoComplete: "one-time-code" },
 ]; // prettier-ignore
 
 type Step = { readonly to: "rest" | "off" | "renew" } | { readonly to: "on"; readonly factor: NewFactor } | { readonly to: "codes"; readonly codes: readonly string[] }; // prettier-ignore
 
-/** A code from the telephone beside the password, for whoever wants it. */
+/** A code from the phone beside the password, for whoever wants it. */
 export function SecondFactor({ onSince, codesLeft }: { onSince: Date | null; codesLeft: number }) {
   const { day } = useClock();
   const [step, setStep] = useState<Step>({ to: "rest" });
@@ -28,8 +28,8 @@ export function SecondFactor({ onSince, codesLeft }: { onSince: Date | null; cod
       <h2 className="mb-3 mt-8 border-b-2 border-ink pb-1 text-2xl">Second factor</h2>
       <p className="mb-3 text-soft">
         {onSince
-          ? `On since ${dayInWords(day(onSince))}: the door asks for a code from your telephone beside the password. ${codesLeft} recovery ${codesLeft === 1 ? "code is" : "codes are"} left.`
-          : "Off. With it, the door asks for a code from an app on your telephone beside the password, so that a stolen password alone opens nothing."}
+          ? `On since ${dayInWords(day(onSince))}: the door asks for a code from your phone beside the password. ${codesLeft} recovery ${codesLeft === 1 ? "code is" : "codes are"} left.`
+          : "Off. With it, the door asks for a code from an app on your phone beside the password, so that a stolen password alone opens nothing."}
       </p>
       {step.to === "rest" && !onSince && (
         <Button
@@ -71,7 +71,7 @@ function FactorPicture({ factor }: { factor: NewFactor }) {
     <>
       {/* eslint-disable-next-line @next/next/no-img-element -- drawn here and now, not a file */}
       <img
-        alt="The secret, to be read by a telephone"
+        alt="The secret, to be read by a phone"
         className="my-3 size-48 border border-rule bg-white"
         src={`data:image/svg+xml;utf8,${encodeURIComponent(factor.picture)}`}
       />
@@ -117,8 +117,8 @@ function RecoveryCodes({ codes, onDone }: { codes: readonly string[]; onDone: ()
   return (
     <div className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
       <p className="font-bold">
-        Ten recovery codes, shown only now. Each opens the door once in the telephone’s place: write them down and keep
-        them away from it.
+        Ten recovery codes, shown only now. Each opens the door once in the phone’s place: write them down and keep them
+        away from it.
       </p>
       <ul aria-label="Recovery codes" className="my-3 grid grid-cols-2 gap-x-6 gap-y-1 font-mono">
         {codes.map((code) => (

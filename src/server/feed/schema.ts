@@ -54,7 +54,8 @@ export const saltSchema = Joi.object<SaltInput>({
   ...edited("Salt"),
   name: text("Name"),
   percent: amounts("Content", 100, "%").custom((percent: NutrientAmounts, helpers) => {
-    const sum = Object.values(percent).reduce((total, value) => total + value, 0);
+    // What is no number has its own message.
+    const sum = Object.values(percent).reduce((total, value) => total + (Number.isFinite(value) ? value : 0), 0);
     return sum > 0 && sum <= 100
       ? percent
       : helpers.message({

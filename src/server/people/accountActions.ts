@@ -36,7 +36,7 @@ export const confirmPassword = command("look", passwordAgainSchema, async (db, {
   await many(db, "update session set confirmed_at = now() where id = $1", [who.sessionId]);
 });
 
-/** Makes the secret of a second factor, to be read by a telephone; it is switched on by a code from there. */
+/** Makes the secret of a second factor, to be read by a phone; it is switched on by a code from there. */
 export const beginFactor = command(
   "look",
   nothingSchema,
@@ -47,7 +47,7 @@ export const beginFactor = command(
   { confirm: true, secret: true },
 );
 
-/** Switches it on, once a code shows that the telephone has the secret. @returns ten recovery codes, shown once */
+/** Switches it on, once a code shows that the phone has the secret. @returns ten recovery codes, shown once */
 export const switchFactorOn = command(
   "look",
   codeSchema,

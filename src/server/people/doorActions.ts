@@ -27,7 +27,7 @@ export const signIn = openCommand(signInSchema, async ({ signInName, password, c
   if (await hasFactor(pool(), account.id)) {
     if (!code) {
       await tried.neutral();
-      throw new RefusedError("Now the six figures that your telephone shows.", "code", 401);
+      throw new RefusedError("Now the six figures that your phone shows.", "code", 401);
     }
     const codeTried = await tryDoor(own ? `code ${own}` : `code ${account.id}`);
     if (!(await useCode(pool(), account.id, code)))

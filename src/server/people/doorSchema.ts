@@ -30,7 +30,7 @@ const password = Joi.string()
     "string.max": "Password is longer than 200 characters",
   });
 
-/** Six figures of a telephone, or a recovery code; spaces and strokes may stand between. */
+/** Six figures of a phone, or a recovery code; spaces and strokes may stand between. */
 const code = Joi.string()
   .trim()
   .max(40)

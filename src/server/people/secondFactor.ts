@@ -15,7 +15,7 @@ const ALPHABET = "abcdefghjkmnpqrstvwxyz0123456789";
 export interface NewFactor {
   /** To type by hand. */
   readonly secret: string;
-  /** To be read by the telephone: an SVG picture. */
+  /** To be read by the phone: an SVG picture. */
   readonly picture: string;
 }
 
@@ -34,7 +34,7 @@ export async function hasFactor(db: Db, accountId: number): Promise<boolean> {
   return (await factorState(db, accountId)).onSince !== null;
 }
 
-/** Makes a secret for an account that has none switched on; it counts once a code has shown that the telephone has it. */
+/** Makes a secret for an account that has none switched on; it counts once a code has shown that the phone has it. */
 export async function newFactor(db: Db, accountId: number, signInName: string): Promise<NewFactor> {
   const secret = generateSecret();
   await many(
@@ -48,7 +48,7 @@ export async function newFactor(db: Db, accountId: number, signInName: string): 
 }
 
 /**
- * Whether a code fits, and uses it up: one of the telephone's by the real clock, each step once, or a recovery code.
+ * Whether a code fits, and uses it up: one of the phone's by the real clock, each step once, or a recovery code.
  * @param code six figures, or a recovery code; spaces and strokes do not count
  */
 export async function useCode(db: Db, accountId: number, code: string): Promise<boolean> {

@@ -46,7 +46,8 @@ export const cutListSchema = Joi.object<CutListInput>({
 const MOST_PIECES = 2000;
 
 function notTooMany(pieces: CutListInput["pieces"], helpers: Joi.CustomHelpers) {
-  const all = pieces.reduce((sum, { count }) => sum + count, 0);
+  // What is no piece has its own message.
+  const all = pieces.reduce((sum, piece) => sum + (Number.isFinite(piece?.count) ? piece.count : 0), 0);
   return all > MOST_PIECES
     ? helpers.message({ custom: `${all} pieces are more than the ${MOST_PIECES} that one list takes` })
     : pieces;

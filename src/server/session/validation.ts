@@ -6,6 +6,14 @@ export const STRICT: Joi.ValidationOptions = {
   abortEarly: false,
   stripUnknown: false,
   errors: { wrap: { label: false } },
+  // What no form of ours sends, in words all the same.
+  messages: {
+    "any.custom": "{#label} makes no sense",
+    "array.base": "{#label} is not a list",
+    "object.base": "{#label} is not filled in",
+    "object.unknown": "{#label} is not asked for here",
+    "string.base": "{#label} is not a text",
+  },
 };
 
 const SHOWN_LENGTH = 40;

@@ -56,6 +56,8 @@ const pump = Joi.object<PumpInput>({
     .required()
     .label("Pump curve")
     .custom((points: PumpPoint[], helpers) => {
+      // What is no point has its own message.
+      if (!points.every((point) => Number.isFinite(point?.flowLph))) return points;
       const at = points.findIndex((point, index) => index > 0 && !(point.flowLph > points[index - 1]!.flowLph));
       return at < 0
         ? points
