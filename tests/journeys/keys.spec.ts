@@ -123,6 +123,17 @@ test("a server with its hands full is asked again by the page itself", async ({ 
   expect(await garden.rows("select 1 from log_entry where kind = 'sow' and day = '2027-09-02' and title like '%Mizuna%'")).toHaveLength(1); // prettier-ignore
 });
 
+test("the round warns of a backup that failed, in words, and of one that is too old", async ({ page, garden }) => {
+  const warning = page.getByRole("link", { name: /backup/i });
+  await garden.rows("insert into backup_run (at, file, bytes) values (now() - interval '49 hours', 'x.dump', 1)");
+  await page.goto("/round");
+  await expect(warning).toContainText("No backup for more than two days");
+  await garden.rows("insert into backup_run (problem) values ('The role may not read. As a superuser: create role …')");
+  await page.reload();
+  await expect(page.getByText("As a superuser: create role")).toBeVisible();
+  await expect(warning).toContainText("Something is wrong with the backup");
+});
+
 test("a garden is removed with its name typed; its keeper makes another one", async ({ page }) => {
   await page.goto("/people/garden");
   await ready(page);

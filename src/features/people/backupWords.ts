@@ -10,7 +10,7 @@ export function backupAlarm({ problem, late }: BackupState): boolean {
 /** When the last backup worked, in words, by the garden's clock. */
 export function backupWords({ lastAt, problem, late }: BackupState, timeZone: string): string {
   const last = lastAt && `${dayInWords(dayAt(lastAt, timeZone))} at ${timeAt(lastAt, timeZone)}`;
-  if (problem) return `The last backup failed; the last that worked: ${last ?? "none yet"}.`;
+  if (problem) return `Something is wrong with the backup; the last that worked: ${last ?? "none yet"}.`;
   if (!last) return "Not backed up yet.";
   return late ? `No backup for more than two days; the last: ${last}.` : `Last backup: ${last}.`;
 }

@@ -7,7 +7,7 @@ import { tryDoor } from "./attempts";
 import { noteAtDoor } from "./doorEvents";
 import { codeSchema, newGardenSchema, nothingSchema, passwordAgainSchema, passwordChangeSchema, removeGardenSchema, switchSchema } from "./doorSchema"; // prettier-ignore
 import { passwordFits, passwordHash, requireUncommon } from "./password";
-import { hasFactor, newFactor, newRecoveryCodes, switchOff, switchOn, useCode } from "./secondFactor";
+import { hasFactor, newFactor, newRecoveryCodes, switchOff, switchOn, spendCode } from "./secondFactor";
 import { removeSchema } from "../place/schema";
 
 /** Changes one's own password, ends all other sessions and all links for another one. */
@@ -88,7 +88,7 @@ export const renewRecoveryCodes = command(
 
 async function requireCode(db: Db, accountId: number, code: string): Promise<void> {
   const tried = await tryDoor(`code ${accountId}`);
-  if (!(await useCode(db, accountId, code)))
+  if (!(await spendCode(db, accountId, code)))
     throw new RefusedError("This code does not fit, or was used already.", "code");
   await tried.fits();
 }

@@ -14,7 +14,7 @@ import { firstStartSchema, joinSchema, keySchema, newGardenSchema, nothingSchema
 import { requireInvitation, resetOf, useInvitation } from "./links";
 import { comeHome } from "./membership";
 import { passwordFits, passwordHash, requireUncommon } from "./password";
-import { hasFactor, useCode } from "./secondFactor";
+import { hasFactor, spendCode } from "./secondFactor";
 import { browserKey, openSession } from "./sessions";
 
 export const signIn = openCommand(signInSchema, async ({ signInName, password, code }) => {
@@ -30,7 +30,7 @@ export const signIn = openCommand(signInSchema, async ({ signInName, password, c
       throw new RefusedError("Now the six figures that your phone shows.", "code", 401);
     }
     const codeTried = await tryDoor(own ? `code ${own}` : `code ${account.id}`);
-    if (!(await useCode(pool(), account.id, code)))
+    if (!(await spendCode(pool(), account.id, code)))
       throw new RefusedError("This code does not fit, or was used already.", "code", 401);
     await codeTried.fits();
   }

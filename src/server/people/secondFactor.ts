@@ -51,9 +51,9 @@ export async function newFactor(db: Db, accountId: number, signInName: string): 
  * Whether a code fits, and uses it up: one of the phone's by the real clock, each step once, or a recovery code.
  * @param code six figures, or a recovery code; spaces and strokes do not count
  */
-export async function useCode(db: Db, accountId: number, code: string): Promise<boolean> {
+export async function spendCode(db: Db, accountId: number, code: string): Promise<boolean> {
   const bare = code.toLowerCase().replaceAll(/[\s-]/gu, "");
-  if (/^\d{6}$/u.test(bare)) return useStep(db, accountId, bare);
+  if (/^\d{6}$/u.test(bare)) return spendStep(db, accountId, bare);
   const used = await maybeOne(
     db,
     "update recovery_code set used_at = now() where account_id = $1 and code_hash = $2 and used_at is null returning id",
@@ -63,7 +63,7 @@ export async function useCode(db: Db, accountId: number, code: string): Promise<
   return used !== null;
 }
 
-async function useStep(db: Db, accountId: number, token: string): Promise<boolean> {
+async function spendStep(db: Db, accountId: number, token: string): Promise<boolean> {
   const kept = await maybeOne<{ sealed: string }>(db, "select sealed_secret as sealed from second_factor where account_id = $1", [accountId]); // prettier-ignore
   const secret = kept && (await unseal<string>(kept.sealed, await factorKey(db)));
   if (!secret) return false;

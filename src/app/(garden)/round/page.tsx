@@ -40,6 +40,11 @@ export default async function RoundPage({
       facts={<RoundFacts done={done.length} items={items.length} season={season} backup={season.who.backup} />}
       tabs={roundTabs("today")}
     >
+      {season.who.role === "keeper" && season.who.backup.problem && (
+        <p role="alert" className="no-print mb-4 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2">
+          {season.who.backup.problem}
+        </p>
+      )}
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
         <div className={`print-walk ${opened ? "max-lg:hidden" : ""}`}>
           <RoundWalk stops={stops} chosenKey={item?.key ?? null} chosenEntry={entry?.id ?? null} />
