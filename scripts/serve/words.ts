@@ -2,7 +2,7 @@ import type { ServerResponse } from "node:http";
 
 const TITLE = "Seed Round is busy";
 
-/** Answers in plain words, without the application. */
+/** Answers in plain words, without the application: its type exactly so, or the framework hides the words from our pages. */
 export function answerWords(
   response: ServerResponse,
   status: number,
@@ -10,7 +10,7 @@ export function answerWords(
   headers: Readonly<Record<string, string>> = {},
 ): void {
   if (response.headersSent) return void response.destroy();
-  response.writeHead(status, { "content-type": "text/plain; charset=utf-8", "cache-control": "no-store", ...headers }).end(`${words}\n`); // prettier-ignore
+  response.writeHead(status, { "content-type": "text/plain", "cache-control": "no-store", ...headers }).end(`${words}\n`); // prettier-ignore
 }
 
 /** A page that asks again by itself, for whoever came by the address bar. */
