@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import { v4 as newId } from "uuid";
 import { useState } from "react";
 import { ROLE_WORDS, type Role } from "@/core/people/rights";
 import { signIn, signOut } from "@/server/people/doorActions";
@@ -33,7 +34,7 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
           <Button
             look="quiet"
             onClick={async () => {
-              await signOut({});
+              await signOut({}, newId());
               router.refresh();
             }}
           >

@@ -1,6 +1,7 @@
 "use client";
 import { CircleUserRound } from "lucide-react";
 import { useRouter } from "next/navigation";
+import { v4 as newId } from "uuid";
 import { Popover } from "radix-ui";
 import { switchGarden } from "@/server/people/accountActions";
 import { signOut } from "@/server/people/doorActions";
@@ -29,7 +30,7 @@ export function YouMenu({
     if (result.ok) router.push("/round");
   };
   const leave = async () => {
-    await signOut({});
+    await signOut({}, newId());
     // A full load: nothing of the garden stays in this tab.
     location.replace(new URL("/sign-in", location.href));
   };
