@@ -31,7 +31,7 @@ interface Copy {
 }
 
 const HANDS = 3;
-const WRITING_MS = 700;
+const WRITING_MS = 400;
 /** As long may a page take to answer again. */
 export const BACK_MS = 20_000;
 const GONE_MS = 15_000;

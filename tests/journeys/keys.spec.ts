@@ -15,7 +15,7 @@ test("a second factor is switched on with a phone, asked for at the door, and st
   await page.getByLabel("Code").fill("000 000");
   await page.getByRole("button", { name: "Switch it on" }).click();
   await expect(page.getByText("This code does not fit, or was used already.").first()).toBeVisible();
-  await page.getByLabel("Code").fill(await generate({ secret, epoch: Math.floor(Date.now() / 1000) - 30 }));
+  await page.getByLabel("Code").fill(await generate({ secret }));
   await page.getByRole("button", { name: "Switch it on" }).click();
   const codes = page.getByRole("list", { name: "Recovery codes" }).getByRole("listitem");
   await expect(codes).toHaveCount(10);
