@@ -25,6 +25,9 @@ interface Manifest {
   readonly node: Readonly<Record<string, { readonly exportedName?: string; readonly filename?: string }>>;
 }
 
+/** A connection that was just being handed to a process that died is never answered: it is given up and asked anew. */
+const LONGEST_MS = 10_000;
+
 /** The id under which the build knows an action. */
 export function actionId(name: string): string {
   const { node } = JSON.parse(
@@ -48,6 +51,7 @@ export async function caller(url: string, signInName: string, password = DEMO_PA
       headers: { "next-action": actionId(action), "content-type": "text/plain;charset=UTF-8", accept: "text/x-component", origin: at, cookie },
       body: JSON.stringify([input, act]),
       redirect: "manual",
+      signal: AbortSignal.timeout(LONGEST_MS),
     }); // prettier-ignore
     const set = answer.headers.getSetCookie().find((one) => one.startsWith("seed_round="));
     if (set) cookie = set.split(";")[0]!;
@@ -55,7 +59,12 @@ export async function caller(url: string, signInName: string, password = DEMO_PA
   };
   const entered = await call("signIn", { signInName, password }, { path: "/sign-in" });
   if (!entered.ok) throw new Error(entered.message);
-  return { cookie, call, get: (path, at = url) => fetch(at + path, { headers: { cookie }, redirect: "manual" }) };
+  return {
+    cookie,
+    call,
+    get: (path, at = url) =>
+      fetch(at + path, { headers: { cookie }, redirect: "manual", signal: AbortSignal.timeout(LONGEST_MS) }),
+  };
 }
 
 /** The answer of an action, among the rows that the framework sends. */

@@ -35,6 +35,8 @@ const WRITING_MS = 400;
 /** As long may a page take to answer again. */
 export const BACK_MS = 20_000;
 const GONE_MS = 15_000;
+/** A page that takes longer is asked for once more. */
+const PAGE_MS = 3000;
 
 /**
  * Kills processes while notes are written, over and over, and looks whether each page comes back in time, whether each note
@@ -97,7 +99,8 @@ class Writing {
   /** Whether a page can be read again. */
   async isBack(): Promise<boolean> {
     try {
-      const answer = await this.#who!.get("/round", this.#url);
+      const answer = await Promise.race([this.#who!.get("/round", this.#url), pause(PAGE_MS).then(() => null)]);
+      if (!answer) return false;
       return answer.status === 200 && (await answer.text()).includes("</html>");
     } catch {
       return false;
