@@ -94,12 +94,14 @@ create table door_act (
   at             timestamptz not null default now()
 );
 
--- Begins an act: writers of one garden queue here. Gives the row of an act that was done already, else nothing.
+-- Begins an act: writers of one garden queue here. Gives the row of an act that was done already, else nothing. An act is
+-- remembered for a season: long enough for whatever was entered without a connection.
 create function begin_act(own_garden integer, own_act uuid, own_person integer, hash bytea)
 returns table (answer jsonb, same boolean) language plpgsql as $$
 begin
   insert into revision as r values (own_garden, 0) on conflict do nothing;
   perform from revision r where r.garden_id = own_garden for update;
+  delete from act a where a.garden_id = own_garden and a.at < now() - interval '90 days';
   insert into act as a (garden_id, id, person_id, input_hash) values (own_garden, own_act, own_person, hash) on conflict do nothing;
   if not found then
     return query select a.answer, a.person_id = own_person and a.input_hash = hash from act a where a.garden_id = own_garden and a.id = own_act;

@@ -315,6 +315,13 @@ test("an act asked again under its id is answered again and writes nothing, behi
   expect(await rows("select 1 from log_entry where title = 'Once'")).toHaveLength(1);
   expect(await addNote({ ...note, title: "Other" }, act)).toMatchObject({ ok: false, status: 409 });
   for (const junk of ["junk", 7, {}, "0".repeat(36)]) expect(await addNote(note, junk)).toMatchObject({ ok: false, status: 400 }); // prettier-ignore
+  // A password that was sent along cannot be guessed from what is kept.
+  const { confirmPassword } = await import("../../src/server/people/accountActions");
+  expect(await confirmPassword({ password: right.password })).toMatchObject({ ok: true });
+  expect(await rows("select 1 from act where input_hash = sha256($1::bytea)", [JSON.stringify({ password: right.password })])).toEqual([]); // prettier-ignore
+  await rows("update act set at = now() - interval '91 days'");
+  expect(await addNote({ ...note, title: "Much later" })).toMatchObject({ ok: true });
+  expect(await rows("select 1 from act")).toHaveLength(1);
   // What was refused is tried anew: it may be right by now.
   const refused = "00000000-0000-4000-8000-000000000002";
   expect(await addNote({ ...note, title: "" }, refused)).toMatchObject({ ok: false });

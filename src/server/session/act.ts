@@ -1,7 +1,7 @@
-import { createHash, randomUUID } from "node:crypto";
+import { randomUUID } from "node:crypto";
 import { many, type Db } from "../db/pool";
 import { RefusedError } from "./command";
-import { seal, unseal } from "./cookie";
+import { keyedHash, seal, unseal } from "./cookie";
 import { onBehalf } from "./onBehalf";
 import type { ActionResult } from "./result";
 import type { Session } from "./session";
@@ -38,7 +38,7 @@ export async function inAct<Input, Value>(
 ): Promise<ActionResult<Value>> {
   const { gardenId, personId, accountId } = who;
   return onBehalf({ gardenId, personId, accountId, act }, async (db) => {
-    const hash = createHash("sha256").update(JSON.stringify(input)).digest();
+    const hash = keyedHash(JSON.stringify(input));
     const [done] = await many<{ answer: Kept; same: boolean }>(db, "select * from begin_act($1, $2, $3, $4)", [gardenId, act, personId, hash]); // prettier-ignore
     if (done && !done.same) throw new RefusedError("This id was used for something else already.", undefined, 409);
     if (done) return { ok: true, value: (await opened(done.answer)) as Value, act };
