@@ -14,6 +14,7 @@ import {
 import { basename, dirname, join } from "node:path";
 import { promisify } from "node:util";
 import pg from "pg";
+import { ask, atDatabase, postgresTool } from "./ask";
 import { flushFolder } from "./keep";
 import { plainWords } from "./plainWords.mjs";
 import { binaries } from "./postgres";
@@ -44,7 +45,12 @@ export async function backUp(
   const part = `${file}.part`;
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
-    await tool("pg_dump", readUrl, ["--format=custom", "--no-owner", "--no-privileges", `--file=${part}`, "--dbname"]);
+    await postgresTool(binaries(), "pg_dump", readUrl, [
+      "--format=custom",
+      "--no-owner",
+      "--no-privileges",
+      `--file=${part}`,
+    ]);
     await check(part);
     putInPlace(part, file);
     await note(ownerUrl, basename(file), statSync(file).size, null);
@@ -111,35 +117,34 @@ export async function restore(ownerUrl: string, file: string, now = new Date()):
   const stamp = now.toISOString().replaceAll(/\D/gu, "").slice(0, 14);
   const beside = `${name}_restoring`;
   const before = `${name}_before_${stamp}`;
-  const server = at(ownerUrl, "postgres");
-  await sql(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
-  await sql(server, `create database ${pg.escapeIdentifier(beside)}`);
+  const server = atDatabase(ownerUrl, "postgres");
+  await ask(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
+  await ask(server, `create database ${pg.escapeIdentifier(beside)}`);
   try {
-    await tool("pg_restore", at(ownerUrl, beside), [
+    await postgresTool(binaries(), "pg_restore", atDatabase(ownerUrl, beside), [
       "--no-owner",
       "--no-privileges",
       "--exit-on-error",
       file,
-      "--dbname",
     ]);
-    await refuseNewer(at(ownerUrl, beside));
+    await refuseNewer(atDatabase(ownerUrl, beside));
     // What a running application has worked out holds for a revision: none of the old ones may come again.
-    await sql(at(ownerUrl, beside), "update revision set count = count + extract(epoch from now())::bigint");
+    await ask(atDatabase(ownerUrl, beside), "update revision set count = count + extract(epoch from now())::bigint");
   } catch (error) {
-    await sql(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
+    await ask(server, `drop database if exists ${pg.escapeIdentifier(beside)} with (force)`);
     throw new Error(`The backup could not be restored: ${firstLine(error)}. Nothing was changed.`, { cause: error });
   }
-  const isEmpty = (await sql(ownerUrl, "select from pg_tables where schemaname = 'public' limit 1")).length === 0;
-  await sql(server, `select pg_terminate_backend(pid) from pg_stat_activity where datname = ${pg.escapeLiteral(name)}`);
-  if (isEmpty) await sql(server, `drop database ${pg.escapeIdentifier(name)} with (force)`);
-  else await sql(server, `alter database ${pg.escapeIdentifier(name)} rename to ${pg.escapeIdentifier(before)}`);
-  await sql(server, `alter database ${pg.escapeIdentifier(beside)} rename to ${pg.escapeIdentifier(name)}`);
+  const isEmpty = (await ask(ownerUrl, "select from pg_tables where schemaname = 'public' limit 1")).length === 0;
+  await ask(server, `select pg_terminate_backend(pid) from pg_stat_activity where datname = ${pg.escapeLiteral(name)}`);
+  if (isEmpty) await ask(server, `drop database ${pg.escapeIdentifier(name)} with (force)`);
+  else await ask(server, `alter database ${pg.escapeIdentifier(name)} rename to ${pg.escapeIdentifier(before)}`);
+  await ask(server, `alter database ${pg.escapeIdentifier(beside)} rename to ${pg.escapeIdentifier(name)}`);
   return isEmpty ? null : before;
 }
 
 /** Whether a day has passed since the last backup that worked. A clock that was set back does not put it off for ever. */
 export async function backupDue(ownerUrl: string, now = new Date()): Promise<boolean> {
-  const rows = await sql<{ at: Date }>(
+  const rows = await ask<{ at: Date }>(
     ownerUrl,
     "select at from backup_run where problem is null order by id desc limit 1",
   );
@@ -157,37 +162,8 @@ function removeOld(folder: string, now: Date): void {
   }
 }
 
-/** The password goes by the environment: arguments of a program can be read by everybody on the machine. */
-async function tool(program: string, url: string, args: readonly string[]): Promise<void> {
-  const parsed = new URL(url);
-  const env = { ...process.env, PGPASSWORD: decodeURIComponent(parsed.password) };
-  parsed.password = "";
-  await run(join(binaries(), program), [...args, parsed.toString()], { env, maxBuffer: 10_000_000 });
-}
-
 async function note(ownerUrl: string, file: string, bytes: number, problem: string | null): Promise<void> {
-  await sql(ownerUrl, "insert into backup_run (file, bytes, problem) values ($1, $2, $3)", [file, bytes, problem]);
-}
-
-async function sql<Row extends pg.QueryResultRow>(url: string, text: string, values: unknown[] = []): Promise<Row[]> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
-  return client.query<Row>(text, values).then(
-    async ({ rows }) => {
-      await client.end();
-      return rows;
-    },
-    async (error: unknown) => {
-      await client.end().catch(() => undefined);
-      throw error;
-    },
-  );
-}
-
-function at(url: string, database: string): string {
-  const parsed = new URL(url);
-  parsed.pathname = `/${database}`;
-  return parsed.toString();
+  await ask(ownerUrl, "insert into backup_run (file, bytes, problem) values ($1, $2, $3)", [file, bytes, problem]);
 }
 
 function flush(path: string): void {

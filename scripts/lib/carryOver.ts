@@ -1,11 +1,9 @@
-import { execFile, execFileSync } from "node:child_process";
+import { execFileSync } from "node:child_process";
 import { existsSync, readdirSync, renameSync, rmSync } from "node:fs";
 import { dirname, join } from "node:path";
-import { promisify } from "node:util";
 import pg from "pg";
+import { ask, atDatabase, postgresTool } from "./ask";
 import { binaries, majorOf, majors } from "./postgres";
-
-const run = promisify(execFile);
 
 /** Starts a server on a data folder with the programs of a major version. */
 export type StartOn = (bin: string, dataDir: string) => Promise<{ url(database?: string): string; stop(): Promise<void> }>; // prettier-ignore
@@ -61,7 +59,7 @@ export async function carryOver(
   const old = await start(binaries(from, home), dataDir);
   let counts;
   try {
-    await tool(join(bin, "pg_dumpall"), old.url(), [`--file=${dump}`]);
+    await postgresTool(bin, "pg_dumpall", old.url(), [`--file=${dump}`]);
     counts = JSON.stringify(await countsOf(old.url()));
   } finally {
     await old.stop();
@@ -69,7 +67,7 @@ export async function carryOver(
   initialise(bin, fresh);
   const young = await start(bin, fresh);
   try {
-    await tool(join(bin, "psql"), young.url(), ["--quiet", "--no-psqlrc", `--file=${dump}`]);
+    await postgresTool(bin, "psql", young.url(), ["--quiet", "--no-psqlrc", `--file=${dump}`]);
     if (JSON.stringify(await countsOf(young.url())) !== counts)
       throw new Error(`The data did not come over whole from PostgreSQL ${from} to ${to}: the old data is as it was, and nothing was put in its place.`); // prettier-ignore
   } finally {
@@ -85,34 +83,20 @@ export async function carryOver(
 async function countsOf(url: string): Promise<Record<string, number>> {
   const counts: Record<string, number> = {};
   for (const { name } of await ask<{ name: string }>(url, "select datname as name from pg_database where not datistemplate and datname <> 'postgres'")) {
-    const at = new URL(url);
-    at.pathname = `/${name}`;
+    const own = atDatabase(url, name);
     const tables = "select table_name as table from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'"; // prettier-ignore
-    for (const { table } of await ask<{ table: string }>(at.toString(), tables)) {
-      const [row] = await ask<{ count: string }>(at.toString(), `select count(*) from ${pg.escapeIdentifier(table)}`);
+    for (const { table } of await ask<{ table: string }>(own, tables)) {
+      const [row] = await ask<{ count: string }>(own, `select count(*) from ${pg.escapeIdentifier(table)}`);
       counts[`${name}.${table}`] = Number(row!.count);
     }
   }
   return counts;
 } // prettier-ignore
 
-async function ask<Row extends pg.QueryResultRow>(url: string, sql: string): Promise<Row[]> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
-  return client.query<Row>(sql).then(({ rows }) => rows).finally(() => client.end()); // prettier-ignore
-}
-
 function freeName(wanted: string): string {
   let name = wanted;
   for (let count = 2; existsSync(name); count++) name = `${wanted}-${count}`;
   return name;
-}
-
-async function tool(program: string, url: string, args: readonly string[]): Promise<void> {
-  const parsed = new URL(url);
-  const env = { ...process.env, PGPASSWORD: decodeURIComponent(parsed.password) };
-  parsed.password = "";
-  await run(program, [...args, "--dbname", parsed.toString()], { env, maxBuffer: 1e8 });
 }
 
 /** Sets the owner's password without a server, when the file that held it was lost. */

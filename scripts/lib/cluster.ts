@@ -3,6 +3,7 @@ import { chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync }
 import { createServer } from "node:net";
 import { dirname, join } from "node:path";
 import pg from "pg";
+import { ask } from "./ask";
 import { carryOver, fitOf, setPasswordAlone } from "./carryOver";
 import { keptSecret } from "./keep";
 import { plainWords } from "./plainWords.mjs";
@@ -84,18 +85,11 @@ export async function startCluster(folder: string, options: ClusterOptions = {})
 
 /** Makes a database when it is missing. @returns true when it was made now */
 export async function ensureDatabase(cluster: Cluster, name: string, template?: string): Promise<boolean> {
-  const client = new pg.Client({ connectionString: cluster.url() });
-  await client.connect();
-  try {
-    const found = await client.query("select 1 from pg_database where datname = $1", [name]);
-    if (found.rowCount) return false;
-    await client.query(
-      `create database ${pg.escapeIdentifier(name)}${template ? ` template ${pg.escapeIdentifier(template)}` : ""}`,
-    );
-    return true;
-  } finally {
-    await client.end();
-  }
+  const found = await ask(cluster.url(), "select from pg_database where datname = $1", [name]);
+  if (found.length > 0) return false;
+  const from = template ? ` template ${pg.escapeIdentifier(template)}` : "";
+  await ask(cluster.url(), `create database ${pg.escapeIdentifier(name)}${from}`);
+  return true;
 }
 
 function initialise(bin: string, folder: string, dataDir: string, password: string, owner: Owner | null) {

@@ -1,12 +1,13 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
 import { randomUUID } from "node:crypto";
-import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import pg from "pg";
+import { ask } from "./ask";
 import { caller, type Caller } from "./calls";
-import { running } from "./data";
 import { pause, startCluster } from "./cluster";
-import { DATABASE } from "./data";
+import { startCopy } from "./copy";
+import { DATABASE, running } from "./data";
+import { allPids, childrenOf, commandOf, procText } from "./processes";
 
 /** What is killed with -9: each process alone, or all of them in the same moment. */
 export const VICTIMS = ["a worker", "the web server", "PostgreSQL", "the starter", "the outermost", "all at once"] as const; // prettier-ignore
@@ -131,23 +132,14 @@ class Writing {
   }
 }
 
-/** Starts the demo garden by its own command, the way a person or a service manager does. */
+/** Starts the demo garden by its own command. */
 async function start(folder: string): Promise<Copy> {
-  const outermost = spawn("npm", ["run", "demo"], {
-    env: { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", PORT: "" },
-    stdio: ["ignore", "pipe", "pipe"],
-  });
-  started = outermost;
-  let text = "";
-  outermost.stderr!.on("data", (chunk: Buffer) => (text += chunk.toString()));
-  const url = await new Promise<string>((resolve, reject) => {
-    outermost.stdout!.on("data", (chunk: Buffer) => {
-      text += chunk.toString();
-      const found = /Seed Round is at (\S+)/u.exec(text);
-      if (found) resolve(found[1]!);
-    });
-    outermost.once("exit", () => reject(new Error(`It ended while it started:\n${text}`)));
-  });
+  const environment = { ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", PORT: "" };
+  const { process: outermost, url } = await startCopy(
+    ["npm", "run", "demo"],
+    environment,
+    (child) => (started = child),
+  );
   return { outermost, url };
 }
 
@@ -189,35 +181,20 @@ async function untilGone(folder: string, ms: number, after: string): Promise<voi
 
 /** Every process that was started for a data folder, whoever its parent is by now. */
 export function living(folder: string): number[] {
-  const mark = `SEED_ROUND_DATA=${folder}\0`;
-  return readdirSync("/proc").filter((name) => /^\d+$/u.test(name)).map(Number).filter((pid) => pid !== process.pid && (textOf(pid, "environ").includes(mark) || textOf(pid, "cmdline").includes(join(folder, "pg")))); // prettier-ignore
-}
-
-export const commandOf = (pid: number): string => textOf(pid, "cmdline").replaceAll("\0", " ");
-
-function childrenOf(parent: number): number[] {
-  return readdirSync("/proc").filter((name) => /^\d+$/u.test(name)).map(Number).filter((pid) => textOf(pid, "stat").replace(/^.*\) \S+ /su, "").split(" ")[0] === String(parent)); // prettier-ignore
-}
-
-function textOf(pid: number, file: string): string {
-  try {
-    return readFileSync(`/proc/${pid}/${file}`, "utf8");
-  } catch {
-    return "";
-  }
+  const isOf = (pid: number) =>
+    procText(pid, "environ").includes(`SEED_ROUND_DATA=${folder}\0`) ||
+    procText(pid, "cmdline").includes(join(folder, "pg"));
+  return allPids().filter((pid) => pid !== process.pid && isOf(pid));
 }
 
 /** What of the answered notes is in the database, by its own server started once more. */
 async function kept(folder: string, titles: readonly string[]): Promise<{ lost: number; doubled: number }> {
   if (existsSync(join(folder, "running.json")) && running(folder)) throw new Error("It runs still.");
   const cluster = await startCluster(folder);
-  const client = new pg.Client({ connectionString: cluster.url(DATABASE) });
-  await client.connect();
-  const { rows } = await client.query<{ title: string; count: number }>(
+  const rows = await ask<{ title: string; count: number }>(
+    cluster.url(DATABASE),
     "select title, count(*)::integer as count from log_entry where title like 'Note %' group by title",
-  );
-  await client.end();
-  await cluster.stop();
+  ).finally(() => cluster.stop());
   const counts = new Map(rows.map(({ title, count }) => [title, count]));
   return {
     lost: titles.filter((title) => !counts.has(title)).length,

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { allProcesses } from "./processes";
 
 const LOOK_MS = 60;
 /** On a busy machine even what runs well stands still for a while. */
@@ -33,22 +33,10 @@ export async function whileItGetsOn({ ready, gone, progress }: Waiting, stillMs 
 
 /** The time that a process and its children have had on the processor, in clock ticks. */
 export function workDone(pid: number): number {
-  const children = readdirSync("/proc")
-    .filter((name) => /^\d+$/u.test(name))
-    .map(Number);
-  const stats = new Map(children.flatMap((id) => {
-    const stat = statOf(id);
-    return stat ? [[id, stat] as const] : [];
-  })); // prettier-ignore
-  const isOurs = (id: number): boolean => id === pid || (stats.has(id) && stats.get(id)!.parent > 1 && isOurs(stats.get(id)!.parent)); // prettier-ignore
-  return [...stats].reduce((sum, [id, { ticks }]) => (isOurs(id) ? sum + ticks : sum), 0);
-}
-
-function statOf(pid: number): { parent: number; ticks: number } | null {
-  try {
-    const fields = readFileSync(`/proc/${pid}/stat`, "utf8").replace(/^.*\) /su, "").split(" "); // prettier-ignore
-    return { parent: Number(fields[1]), ticks: Number(fields[11]) + Number(fields[12]) };
-  } catch {
-    return null;
-  }
+  const all = new Map(allProcesses().map((one) => [one.pid, one]));
+  const isOurs = (id: number): boolean => {
+    const parent = all.get(id)?.parent ?? 0;
+    return id === pid || (parent > 1 && isOurs(parent));
+  };
+  return [...all.values()].reduce((sum, { pid: id, ticks }) => (isOurs(id) ? sum + ticks : sum), 0);
 }

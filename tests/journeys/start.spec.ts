@@ -1,4 +1,4 @@
-import { execFileSync, spawn, type ChildProcess } from "node:child_process";
+import { execFileSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { caller } from "../../scripts/lib/calls";
+import { startCopy, type StartedCopy } from "../../scripts/lib/copy";
 import { living } from "../../scripts/lib/kills";
 import { serve } from "../../scripts/lib/web";
 
@@ -17,34 +18,22 @@ test.beforeEach(() => {
 });
 test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-interface Running {
-  readonly process: ChildProcess;
-  readonly url: string;
+interface Running extends StartedCopy {
   readonly ms: number;
-  readonly said: () => string;
 }
 
 const own = (more: Record<string, string> = {}) => ({ ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", ...more }); // prettier-ignore
 const run = (script: string, words: readonly string[], input = "") => execFileSync(process.execPath, ["--import", "tsx", `scripts/${script}`, "--demo", ...words], { env: own(), encoding: "utf8", input }); // prettier-ignore
 
-/** Starts the demo as its command does, on a data folder of its own, and waits for the address it prints. */
-async function start(command = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"], environment: NodeJS.ProcessEnv = own()): Promise<Running> {
+const DEMO = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"];
+
+/** Starts the demo as its command does, on a data folder of its own, until a page answers. */
+async function start(command = DEMO, environment: NodeJS.ProcessEnv = own()): Promise<Running> {
   const began = Date.now();
-  const child = spawn(command[0]!, command.slice(1), { env: environment, stdio: ["ignore", "pipe", "pipe"] });
-  let text = "";
-  child.stderr!.on("data", (chunk: Buffer) => (text += chunk.toString()));
-  const url = await new Promise<string>((resolve, reject) => {
-    child.stdout!.on("data", (chunk: Buffer) => {
-      text += chunk.toString();
-      const found = /Seed Round is at (\S+)/u.exec(text);
-      if (found) resolve(found[1]!);
-    });
-    child.on("exit", () => reject(new Error(`The demo ended:\n${text}`)));
-  });
-  const page = await fetch(`${url}/round`);
-  expect(page.status).toBe(200);
-  return { process: child, url, ms: Date.now() - began, said: () => text };
-} // prettier-ignore
+  const copy = await startCopy(command, environment);
+  expect((await fetch(`${copy.url}/round`)).status).toBe(200);
+  return { ...copy, ms: Date.now() - began };
+}
 
 function stop(running: Running, signal: NodeJS.Signals): Promise<number | null> {
   const ended = new Promise<number | null>((resolve) => running.process.once("exit", (code) => resolve(code)));

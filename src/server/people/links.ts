@@ -80,7 +80,7 @@ export async function resetOf(db: Db, key: string): Promise<Reset | null> {
 }
 
 /** Which garden a link in hand is for; the transaction works for it from here. */
-async function gardenOf(db: Db, table: "invitation" | "reset_link", key: string): Promise<number | null> {
+async function gardenOf(db: Db, table: LinkTable, key: string): Promise<number | null> {
   const hash = tokenHash(key);
   await sayForWhom(db, { tokenHash: hash });
   const found = await maybeOne<{ gardenId: number }>(db, `select garden_id as "gardenId" from ${table} where token_hash = $1`, [hash]); // prettier-ignore
@@ -117,12 +117,25 @@ export function openLinks(db: Db, gardenId: number): Promise<OpenLink[]> {
   );
 }
 
+type LinkTable = "invitation" | "reset_link";
+
+/** Ends a link that nobody has used yet. @throws RefusedError when it is used or withdrawn already */
+export async function withdrawLink(db: Db, table: LinkTable, gardenId: number, id: number): Promise<void> {
+  const withdrawn = await maybeOne(
+    db,
+    `update ${table} set withdrawn_at = now() where ${STILL_OPEN} and id = $2 returning id`,
+    [gardenId, id],
+  );
+  if (!withdrawn) throw new RefusedError("This link was used or withdrawn already.", undefined, 404);
+}
+
+const STILL_OPEN = "garden_id = $1 and used_at is null and withdrawn_at is null";
+
 /** Ends all links that a member has made: the right to make them has gone. */
 export async function withdrawLinksOf(db: Db, gardenId: number, personId: number): Promise<void> {
-  for (const table of ["invitation", "reset_link"])
-    await many(
-      db,
-      `update ${table} set withdrawn_at = now() where garden_id = $1 and made_by = $2 and used_at is null and withdrawn_at is null`,
-      [gardenId, personId],
-    );
+  for (const table of ["invitation", "reset_link"] satisfies LinkTable[])
+    await many(db, `update ${table} set withdrawn_at = now() where ${STILL_OPEN} and made_by = $2`, [
+      gardenId,
+      personId,
+    ]);
 }

@@ -6,7 +6,7 @@ import { newToken, tokenHash } from "../session/token";
 import { removeSchema } from "../place/schema";
 import type { Db } from "../db/pool";
 import { invitationSchema, roleSchema } from "./doorSchema";
-import { withdrawLinksOf } from "./links";
+import { withdrawLink, withdrawLinksOf } from "./links";
 
 const RESET_HOURS = 24;
 const DOORS = { confirm: true } as const;
@@ -29,14 +29,9 @@ export const invite = command(
   DOORS_SECRET,
 );
 
-export const withdrawInvitation = command("keep", removeSchema, async (db, { id }, who) => {
-  const withdrawn = await maybeOne(
-    db,
-    `update invitation set withdrawn_at = now() where garden_id = $1 and id = $2 and used_at is null and withdrawn_at is null returning id`,
-    [who.gardenId, id],
-  );
-  if (!withdrawn) throw new RefusedError("This invitation was used or withdrawn already.", undefined, 404);
-});
+export const withdrawInvitation = command("keep", removeSchema, (db, { id }, who) => withdrawLink(db, "invitation", who.gardenId, id)); // prettier-ignore
+
+export const withdrawResetLink = command("keep", removeSchema, (db, { id }, who) => withdrawLink(db, "reset_link", who.gardenId, id)); // prettier-ignore
 
 export const setRole = command(
   "keep",
@@ -99,15 +94,6 @@ export const makeResetLink = command(
   },
   DOORS_SECRET,
 );
-
-export const withdrawResetLink = command("keep", removeSchema, async (db, { id }, who) => {
-  const withdrawn = await maybeOne(
-    db,
-    `update reset_link set withdrawn_at = now() where garden_id = $1 and id = $2 and used_at is null and withdrawn_at is null returning id`,
-    [who.gardenId, id],
-  );
-  if (!withdrawn) throw new RefusedError("This link was used or withdrawn already.", undefined, 404);
-});
 
 /** A garden without a keeper could never be opened to anybody again. */
 async function requireKeeper(db: Db, gardenId: number): Promise<void> {
