@@ -23,7 +23,10 @@ main().catch((error: unknown) => {
 });
 
 async function main() {
-  if (!restoring) return onOwnerDatabase(demo, async (ownerUrl) => console.log(`Backed up and checked: ${await backUp(ownerUrl, join(DATA, "backups"))}`)); // prettier-ignore
+  if (!restoring)
+    return onOwnerDatabase(demo, async (ownerUrl) =>
+      console.log(`Backed up and checked: ${await backUp(ownerUrl, join(DATA, "backups"))}`),
+    );
   if (!file) throw new Error("Say which: npm run restore -- data/garden/backups/NAME.dump");
   await onOwnerDatabase(demo, bringBack, { make: true });
 }

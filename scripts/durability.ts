@@ -18,10 +18,16 @@ try {
     backMs.set(victim, [...(backMs.get(victim) ?? []), ms]);
     console.log(`${++count} of ${victims.length}: ${victim} killed, a page after ${ms} ms`);
   });
-  console.log(`\n${tally.kills} rounds: ${tally.acknowledged} writes acknowledged, ${tally.lost} lost, ${tally.doubled} doubled (asked: 0 and 0)`); // prettier-ignore
+  console.log(
+    `\n${tally.kills} rounds: ${tally.acknowledged} writes acknowledged, ${tally.lost} lost, ${tally.doubled} doubled (asked: 0 and 0)`,
+  );
   for (const [victim, times] of backMs)
-    console.log(`  ${victim}, ${times.length} times: a page after ${median(times)} ms in the median, ${Math.max(...times)} at most`); // prettier-ignore
-  console.log(`  slowest ${tally.slowestBackMs} ms from the kill, or from the start after it (asked: under 20 s); left running after the stop: ${tally.leftovers.length}`); // prettier-ignore
+    console.log(
+      `  ${victim}, ${times.length} times: a page after ${median(times)} ms in the median, ${Math.max(...times)} at most`,
+    );
+  console.log(
+    `  slowest ${tally.slowestBackMs} ms from the kill, or from the start after it (asked: under 20 s); left running after the stop: ${tally.leftovers.length}`,
+  );
   if (tally.lost + tally.doubled + tally.leftovers.length > 0) process.exitCode = 1;
 } finally {
   rmSync(folder, { recursive: true, force: true });

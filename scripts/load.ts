@@ -92,7 +92,9 @@ interface Told {
 
 function report(told: readonly Told[], [webMs, postgresMs]: readonly [number, number]) {
   const answered = told.filter(({ status }) => status > 0);
-  console.log(`\n${PEOPLE} people for ${SECONDS} s, one request each ${SECONDS_BETWEEN} s, one in five a write, after ${WARM_SECONDS} s that do not count: ${told.length} requests`); // prettier-ignore
+  console.log(
+    `\n${PEOPLE} people for ${SECONDS} s, one request each ${SECONDS_BETWEEN} s, one in five a write, after ${WARM_SECONDS} s that do not count: ${told.length} requests`,
+  );
   if (answered.length === 0) {
     console.log("  none was answered: the tool's own requests failed, so that this says nothing about the server");
     process.exitCode = 1;
@@ -101,11 +103,22 @@ function report(told: readonly Told[], [webMs, postgresMs]: readonly [number, nu
   const times = answered.map(({ ms }) => ms).sort((a, b) => a - b);
   const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))]!.toFixed(0);
   const count = (test: (one: Told) => boolean) => told.filter(test).length;
-  const [lost, failed, busy, refused] = [count(({ status }) => status === 0), count(({ status }) => status >= 500 && status !== 503), count(({ status }) => status === 503), count((one) => one.refused)]; // prettier-ignore
+  const [lost, failed, busy, refused] = [
+    count(({ status }) => status === 0),
+    count(({ status }) => status >= 500 && status !== 503),
+    count(({ status }) => status === 503),
+    count((one) => one.refused),
+  ];
   const odd = count(({ status }) => status > 0 && status < 500 && status !== 200);
-  console.log(`  not answered ${lost}, failed (5xx) ${failed + busy} of them busy (503) ${busy}, other answers than 200: ${odd}, writes refused ${refused} (asked: none)`); // prettier-ignore
-  console.log(`  ms: median ${at(0.5)}, p90 ${at(0.9)}, p95 ${at(0.95)}${TIMES === 1 ? ` (asked: under ${ASKED_P95_MS})` : ""}, p99 ${at(0.99)}, slowest ${times.at(-1)!.toFixed(0)}`); // prettier-ignore
-  console.log(`  CPU ms a request: web ${(webMs / answered.length).toFixed(1)}, PostgreSQL ${(postgresMs / answered.length).toFixed(1)}`); // prettier-ignore
+  console.log(
+    `  not answered ${lost}, failed (5xx) ${failed + busy} of them busy (503) ${busy}, other answers than 200: ${odd}, writes refused ${refused} (asked: none)`,
+  );
+  console.log(
+    `  ms: median ${at(0.5)}, p90 ${at(0.9)}, p95 ${at(0.95)}${TIMES === 1 ? ` (asked: under ${ASKED_P95_MS})` : ""}, p99 ${at(0.99)}, slowest ${times.at(-1)!.toFixed(0)}`,
+  );
+  console.log(
+    `  CPU ms a request: web ${(webMs / answered.length).toFixed(1)}, PostgreSQL ${(postgresMs / answered.length).toFixed(1)}`,
+  );
   if (lost + failed + busy + odd + refused > 0) process.exitCode = 1;
 }
 

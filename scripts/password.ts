@@ -43,10 +43,15 @@ async function main() {
 async function setPassword(client: pg.Client, accountId: number) {
   const typed = await ask();
   const password = typed || randomBytes(12).toString("base64url");
-  if (password.length < LEAST_PASSWORD) throw new Error(`The password is shorter than ${LEAST_PASSWORD} characters; nothing was changed.`); // prettier-ignore
-  const note = (kind: string) => client.query("insert into door_event (account_id, kind) values ($1, $2)", [accountId, kind]); // prettier-ignore
+  if (password.length < LEAST_PASSWORD)
+    throw new Error(`The password is shorter than ${LEAST_PASSWORD} characters; nothing was changed.`);
+  const note = (kind: string) =>
+    client.query("insert into door_event (account_id, kind) values ($1, $2)", [accountId, kind]);
   await client.query("begin");
-  await client.query("update account set password_hash = $2, links_void_at = now() where id = $1", [accountId, await hash(password)]); // prettier-ignore
+  await client.query("update account set password_hash = $2, links_void_at = now() where id = $1", [
+    accountId,
+    await hash(password),
+  ]);
   await client.query("delete from session where account_id = $1", [accountId]);
   await note("password-by-machine");
   if (noFactor) {
@@ -55,7 +60,9 @@ async function setPassword(client: pg.Client, accountId: number) {
     if (rowCount) await note("factor-off-by-machine");
   }
   await client.query("commit");
-  console.log(`Set. ${name} is signed out everywhere and signs in with ${typed ? "the new password" : `the password ${password}`}.`); // prettier-ignore
+  console.log(
+    `Set. ${name} is signed out everywhere and signs in with ${typed ? "the new password" : `the password ${password}`}.`,
+  );
 }
 
 async function nobodyWords(client: pg.Client): Promise<string> {

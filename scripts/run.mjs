@@ -2,7 +2,16 @@
 // Debian and nothing else, and brings in what is missing before it hands over to the script proper.
 import { createHash } from "node:crypto";
 import { execFile, execFileSync, spawn, spawnSync } from "node:child_process";
-import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, statfsSync, writeFileSync } from "node:fs"; // prettier-ignore
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statfsSync,
+  writeFileSync,
+} from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { promisify } from "node:util";
@@ -74,7 +83,9 @@ function checkRoom(packagesMissing) {
   }
   const { bavail, bsize } = statfsSync(ROOT);
   if (bavail * bsize < LEAST_FREE_BYTES)
-    fail(`There is ${(bavail * bsize / 1e9).toFixed(1)} GB free in ${ROOT}; installing and building want ${LEAST_FREE_BYTES / 1e9} GB. Make room first; nothing was installed.`); // prettier-ignore
+    fail(
+      `There is ${((bavail * bsize) / 1e9).toFixed(1)} GB free in ${ROOT}; installing and building want ${LEAST_FREE_BYTES / 1e9} GB. Make room first; nothing was installed.`,
+    );
 }
 
 function checkRights(packages) {
@@ -86,14 +97,18 @@ function checkRights(packages) {
   if (!hasProgram("sudo")) fail(`${words} is missing. Run this as root or as a user who may use sudo, or ${byHand}`);
   // Without a terminal nobody could type the password that sudo may want.
   if (!process.stdin.isTTY && spawnSync("sudo", ["-n", "true"], { stdio: "ignore" }).status !== 0)
-    fail(`${words} is missing, and sudo wants a password that nobody can type here. Run this once on a terminal, or ${byHand}`); // prettier-ignore
+    fail(
+      `${words} is missing, and sudo wants a password that nobody can type here. Run this once on a terminal, or ${byHand}`,
+    );
 }
 
 function sayWhereData() {
   if (!["start", "demo"].includes(command)) return;
   const { folder, moved } = dataPlace(command === "demo");
   if (moved)
-    console.log(`Others may not enter ${closedTo(join(ROOT, "data", "garden"))}, and PostgreSQL runs as another user: the data goes to ${folder}.`); // prettier-ignore
+    console.log(
+      `Others may not enter ${closedTo(join(ROOT, "data", "garden"))}, and PostgreSQL runs as another user: the data goes to ${folder}.`,
+    );
 }
 
 async function installPackages() {
@@ -102,7 +117,11 @@ async function installPackages() {
   } catch (error) {
     const text = `${error.stderr ?? ""}`;
     const known = plainWords(new Error(text));
-    fail(known === text ? `npm could not install the packages: is the npm registry in reach?\n${text.slice(-1500)}` : known); // prettier-ignore
+    fail(
+      known === text
+        ? `npm could not install the packages: is the npm registry in reach?\n${text.slice(-1500)}`
+        : known,
+    );
   }
 }
 
@@ -120,7 +139,11 @@ async function installDebian(packages) {
   } catch (error) {
     const text = `${error.stderr ?? error.message}`;
     const known = plainWords(new Error(text));
-    fail(known === text ? `Debian's ${packages.join(", ")} could not be installed: no network, or no right to.\n${text.slice(-800)}` : known); // prettier-ignore
+    fail(
+      known === text
+        ? `Debian's ${packages.join(", ")} could not be installed: no network, or no right to.\n${text.slice(-800)}`
+        : known,
+    );
   }
 }
 
@@ -151,7 +174,10 @@ function handOver() {
     process.on(signal, () => child.kill(signal === "SIGHUP" ? "SIGTERM" : signal));
   // npm, or the shell between it and us, may be ended without passing the signal on; nothing may be left running then.
   const starters = startersOf(process.pid);
-  setInterval(() => starters.some(({ pid, parent }) => parentOf(pid) !== parent) && child.kill("SIGTERM"), LOOK_MS).unref(); // prettier-ignore
+  setInterval(
+    () => starters.some(({ pid, parent }) => parentOf(pid) !== parent) && child.kill("SIGTERM"),
+    LOOK_MS,
+  ).unref();
   child.on("exit", (code, signal) => process.exit(signal ? 1 : (code ?? 1)));
 }
 
@@ -170,7 +196,11 @@ function startersOf(own) {
 
 function parentOf(pid) {
   try {
-    return Number(readFileSync(`/proc/${pid}/stat`, "utf8").replace(/^.*\) \S+ /su, "").split(" ")[0]); // prettier-ignore
+    return Number(
+      readFileSync(`/proc/${pid}/stat`, "utf8")
+        .replace(/^.*\) \S+ /su, "")
+        .split(" ")[0],
+    );
   } catch {
     return 0;
   }

@@ -47,7 +47,11 @@ async function serve() {
   const app = next({ dev: false, dir: ROOT, hostname: HOST, port: PORT });
   await app.prepare();
   const proxies = Number(process.env.SEED_ROUND_PROXIES ?? 0);
-  const names = (process.env.SEED_ROUND_HOST ?? "").toLowerCase().split(",").map((name) => name.trim()).filter(Boolean); // prettier-ignore
+  const names = (process.env.SEED_ROUND_HOST ?? "")
+    .toLowerCase()
+    .split(",")
+    .map((name) => name.trim())
+    .filter(Boolean);
   const known = knownTo(join(ROOT, process.env.SEED_ROUND_DIST ?? ".next"));
   const { server, finish } = answering(app.getRequestHandler(), { port: PORT, proxies, names }, known);
   server.on("error", (error: NodeJS.ErrnoException) => {

@@ -58,7 +58,10 @@ async function main() {
   cluster = await startCluster(folder, { throwaway: true });
   const secret = randomBytes(24).toString("hex");
   const app = await templates(cluster, secret);
-  const cookies = { ...(await signedIn(cluster.url("demo_template"), secret)), ...(await signedIn(cluster.url("bare_template"), secret)) }; // prettier-ignore
+  const cookies = {
+    ...(await signedIn(cluster.url("demo_template"), secret)),
+    ...(await signedIn(cluster.url("bare_template"), secret)),
+  };
   const environment = {
     SEED_ROUND_TEST_COOKIES: JSON.stringify(cookies),
     SEED_ROUND_TEST_URL: cluster.url(),
@@ -97,7 +100,10 @@ async function signedIn(databaseUrl: string, secret: string): Promise<Record<str
   const { rows } = await client.query<{ id: number; name: string }>("select id, sign_in_name as name from account");
   for (const { id, name } of rows) {
     const token = newToken();
-    await client.query("insert into session (token_hash, account_id, expires_at) values ($1, $2, now() + interval '1 day')", [tokenHash(token), id]); // prettier-ignore
+    await client.query(
+      "insert into session (token_hash, account_id, expires_at) values ($1, $2, now() + interval '1 day')",
+      [tokenHash(token), id],
+    );
     cookies[name] = await sealData({ token }, { password: secret, ttl: 0 });
   }
   await client.end();

@@ -6,7 +6,10 @@ import { ask, atDatabase, postgresTool } from "./ask";
 import { binaries, majorOf, majors } from "./postgres";
 
 /** Starts a server on a data folder with the programs of a major version. */
-export type StartOn = (bin: string, dataDir: string) => Promise<{ url(database?: string): string; stop(): Promise<void> }>; // prettier-ignore
+export type StartOn = (
+  bin: string,
+  dataDir: string,
+) => Promise<{ url(database?: string): string; stop(): Promise<void> }>;
 
 /** Which programs a data folder needs, and what is to be done about it. */
 export type Fit =
@@ -23,14 +26,21 @@ export function fitOf(dataDir: string, home?: string): Fit {
   if (newest === undefined) return { kind: "fits", major: NaN };
   if (made === null || made === newest) return { kind: "fits", major: newest };
   if (made > newest)
-    throw new Error(`The data in ${dataDir} was made by PostgreSQL ${made}, and here is only ${newest}: apt-get install postgresql-${made}`); // prettier-ignore
+    throw new Error(
+      `The data in ${dataDir} was made by PostgreSQL ${made}, and here is only ${newest}: apt-get install postgresql-${made}`,
+    );
   if (!majors(home).includes(made)) throw new Error(goneWords(dataDir, made, newest));
   return { kind: "older", from: made, to: newest };
 }
 
 function goneWords(dataDir: string, made: number, newest: number): string {
   const backups = join(dirname(dataDir), "backups");
-  const last = existsSync(backups) ? readdirSync(backups).filter((name) => name.endsWith(".dump")).sort().at(-1) : undefined; // prettier-ignore
+  const last = existsSync(backups)
+    ? readdirSync(backups)
+        .filter((name) => name.endsWith(".dump"))
+        .sort()
+        .at(-1)
+    : undefined;
   const again = last
     ? `or put ${dataDir} aside and bring the last backup back: npm run restore -- ${join(backups, last)}`
     : "then start again";
@@ -69,7 +79,9 @@ export async function carryOver(
   try {
     await postgresTool(bin, "psql", young.url(), ["--quiet", "--no-psqlrc", `--file=${dump}`]);
     if (JSON.stringify(await countsOf(young.url())) !== counts)
-      throw new Error(`The data did not come over whole from PostgreSQL ${from} to ${to}: the old data is as it was, and nothing was put in its place.`); // prettier-ignore
+      throw new Error(
+        `The data did not come over whole from PostgreSQL ${from} to ${to}: the old data is as it was, and nothing was put in its place.`,
+      );
   } finally {
     await young.stop();
   }
@@ -82,16 +94,20 @@ export async function carryOver(
 /** How many rows each table of each database has; psql itself goes on after an error, since the owner's role is one. */
 async function countsOf(url: string): Promise<Record<string, number>> {
   const counts: Record<string, number> = {};
-  for (const { name } of await ask<{ name: string }>(url, "select datname as name from pg_database where not datistemplate and datname <> 'postgres'")) {
+  for (const { name } of await ask<{ name: string }>(
+    url,
+    "select datname as name from pg_database where not datistemplate and datname <> 'postgres'",
+  )) {
     const own = atDatabase(url, name);
-    const tables = "select table_name as table from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'"; // prettier-ignore
+    const tables =
+      "select table_name as table from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'";
     for (const { table } of await ask<{ table: string }>(own, tables)) {
       const [row] = await ask<{ count: string }>(own, `select count(*) from ${pg.escapeIdentifier(table)}`);
       counts[`${name}.${table}`] = Number(row!.count);
     }
   }
   return counts;
-} // prettier-ignore
+}
 
 function freeName(wanted: string): string {
   let name = wanted;

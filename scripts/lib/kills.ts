@@ -10,7 +10,14 @@ import { DATABASE, running } from "./data";
 import { allPids, childrenOf, commandOf, procText } from "./processes";
 
 /** What is killed with -9: each process alone, or all of them in the same moment. */
-export const VICTIMS = ["a worker", "the web server", "PostgreSQL", "the starter", "the outermost", "all at once"] as const; // prettier-ignore
+export const VICTIMS = [
+  "a worker",
+  "the web server",
+  "PostgreSQL",
+  "the starter",
+  "the outermost",
+  "all at once",
+] as const;
 export type Victim = (typeof VICTIMS)[number];
 
 /** What came of it. */
@@ -78,7 +85,10 @@ export async function killingRounds(
   await pause(WRITING_MS);
   await writing.stop();
   copy.outermost.kill("SIGTERM");
-  const leftovers = await untilGone(folder, GONE_MS, "the stop").then(() => [], () => living(folder).map(commandOf)); // prettier-ignore
+  const leftovers = await untilGone(folder, GONE_MS, "the stop").then(
+    () => [],
+    () => living(folder).map(commandOf),
+  );
   const { lost, doubled } = await kept(folder, writing.acknowledged);
   return { kills: victims.length, acknowledged: writing.acknowledged.length, lost, doubled, slowestBackMs, leftovers };
 }
@@ -128,7 +138,10 @@ class Writing {
 
   async #isSaved(title: string, act: string): Promise<boolean> {
     const note = { title, place: "", day: "2027-09-02", note: "" };
-    return this.#who!.call("addNote", note, { act, url: this.#url }).then((result) => result.ok, () => false); // prettier-ignore
+    return this.#who!.call("addNote", note, { act, url: this.#url }).then(
+      (result) => result.ok,
+      () => false,
+    );
   }
 }
 

@@ -23,7 +23,22 @@ export function countBench(leastMs: (work: () => unknown, times: number) => numb
 
 /** A house of 400 lines, drawn, panned and zoomed in Chromium. */
 export async function drawBench(url: string, { call, cookie }: Caller, poolId: number) {
-  const house = await call<number>("saveHouse", { id: null, version: null, name: "Large house", lengthM: 66, widthM: 24, heightM: 4, cover: "film", shadeShare: 0, xM: 0, yM: 40 }, { path: "/place" }); // prettier-ignore
+  const house = await call<number>(
+    "saveHouse",
+    {
+      id: null,
+      version: null,
+      name: "Large house",
+      lengthM: 66,
+      widthM: 24,
+      heightM: 4,
+      cover: "film",
+      shadeShare: 0,
+      xM: 0,
+      yM: 40,
+    },
+    { path: "/place" },
+  );
   if (!house.ok) throw new Error(house.message);
   const spec = { ...STAND_MODELS["channel-bank"].example, lines: LINES_OF_BANK };
   const stands = Array.from({ length: LINES / LINES_OF_BANK }, (_, index) => ({

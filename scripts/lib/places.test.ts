@@ -22,9 +22,18 @@ test("a folder that was named is taken as it is", () => {
 });
 
 test("what the system says is told in plain words, with the folder", () => {
-  const error = Object.assign(new Error("ENOSPC: no space left on device, write"), { code: "ENOSPC", path: "/srv/garden/secret" }); // prettier-ignore
-  expect(plainWords(error)).toBe("The disk is full: /srv/garden/secret. Make room, then start again; what was saved is safe."); // prettier-ignore
-  expect(plainWords(new Error('initdb: error: could not write file "PG_VERSION": No space left on device'), "/srv")).toContain("The disk is full: /srv."); // prettier-ignore
-  expect(plainWords(new Error("EROFS: read-only file system, mkdir '/srv'"))).toContain("can only be read. Put the data elsewhere"); // prettier-ignore
+  const error = Object.assign(new Error("ENOSPC: no space left on device, write"), {
+    code: "ENOSPC",
+    path: "/srv/garden/secret",
+  });
+  expect(plainWords(error)).toBe(
+    "The disk is full: /srv/garden/secret. Make room, then start again; what was saved is safe.",
+  );
+  expect(
+    plainWords(new Error('initdb: error: could not write file "PG_VERSION": No space left on device'), "/srv"),
+  ).toContain("The disk is full: /srv.");
+  expect(plainWords(new Error("EROFS: read-only file system, mkdir '/srv'"))).toContain(
+    "can only be read. Put the data elsewhere",
+  );
   expect(plainWords(new Error("something of its own"))).toBe("something of its own");
 });

@@ -16,7 +16,8 @@ export async function portFor(asked: string | undefined): Promise<number> {
     probe.listen(port, "127.0.0.1", () => probe.close(() => resolve(null)));
   });
   if (problem === "EADDRINUSE") throw new Error(takenWords(port));
-  if (problem === "EACCES") throw new Error(`Port ${port} is for root alone. Choose one from 1024 on: PORT=3000 npm start`); // prettier-ignore
+  if (problem === "EACCES")
+    throw new Error(`Port ${port} is for root alone. Choose one from 1024 on: PORT=3000 npm start`);
   if (problem) throw new Error(`Port ${port} cannot be listened on: ${problem}.`);
   return port;
 }

@@ -76,8 +76,20 @@ export async function serve(environment: WebEnvironment, options: ServeOptions =
     const server = spawn(
       "setpriv",
       ["--pdeathsig", "TERM", "--", process.execPath, ...NODE_FLAGS, "--import", "tsx", SERVE, `--port=${port}`],
-      { cwd: ROOT, detached: true, stdio: ["ignore", "ignore", "pipe"], env: { ...process.env, ...environment, PORT: String(port), SEED_ROUND_INSTANCE: instance, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" } },
-    ); // prettier-ignore
+      {
+        cwd: ROOT,
+        detached: true,
+        stdio: ["ignore", "ignore", "pipe"],
+        env: {
+          ...process.env,
+          ...environment,
+          PORT: String(port),
+          SEED_ROUND_INSTANCE: instance,
+          NODE_ENV: "production",
+          NEXT_TELEMETRY_DISABLED: "1",
+        },
+      },
+    );
     server.stderr!.on("data", (chunk: Buffer) => {
       errors = (errors + chunk.toString()).slice(-4000);
       options.onLine?.(chunk.toString());
@@ -95,9 +107,14 @@ export async function serve(environment: WebEnvironment, options: ServeOptions =
   if (!isThere) {
     const code = server.exitCode;
     await ended(server, "SIGTERM");
-    throw new Error(code === PORT_TAKEN ? takenWords(port) : `The application did not start:\n${plainWords(new Error(errors))}`); // prettier-ignore
+    throw new Error(
+      code === PORT_TAKEN ? takenWords(port) : `The application did not start:\n${plainWords(new Error(errors))}`,
+    );
   }
-  const say = (code: number | null, pauseMs: number) => options.onLine?.(`${JSON.stringify({ level: 50, time: new Date().toISOString(), code, pauseMs, msg: "the web server ended and is started again" })}\n`); // prettier-ignore
+  const say = (code: number | null, pauseMs: number) =>
+    options.onLine?.(
+      `${JSON.stringify({ level: 50, time: new Date().toISOString(), code, pauseMs, msg: "the web server ended and is started again" })}\n`,
+    );
   const supervised = options.supervised ? supervise(server, start, say) : null;
   return {
     url,

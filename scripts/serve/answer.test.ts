@@ -30,7 +30,12 @@ interface Answer {
   readonly headers: IncomingMessage["headers"];
 }
 
-function ask(method: string, path: string, headers: Record<string, string> = {}, body: string | Buffer = ""): Promise<Answer> {
+function ask(
+  method: string,
+  path: string,
+  headers: Record<string, string> = {},
+  body: string | Buffer = "",
+): Promise<Answer> {
   return new Promise((resolve, reject) => {
     const asked = request({ host: "127.0.0.1", port: reach.port, method, path, headers }, (answer) => {
       let text = "";
@@ -40,16 +45,35 @@ function ask(method: string, path: string, headers: Record<string, string> = {},
     asked.on("error", reject);
     asked.end(body);
   });
-} // prettier-ignore
+}
 
 const own = () => ({ origin: `http://127.0.0.1:${reach.port}` });
-const command = (body: string | Buffer, more: Record<string, string> = {}) => ask("POST", "/round", { ...own(), "next-action": "known", "content-type": "text/plain;charset=UTF-8", ...more }, body); // prettier-ignore
+const command = (body: string | Buffer, more: Record<string, string> = {}) =>
+  ask(
+    "POST",
+    "/round",
+    { ...own(), "next-action": "known", "content-type": "text/plain;charset=UTF-8", ...more },
+    body,
+  );
 
 test("what makes sense gets in, once, with its body, a policy and no header that a stranger made up", async () => {
-  const answer = await command('[{"title":"$$5 of seed"},"id"]', { "x-nonce": "theirs", "x-seed-round-address": "9.9.9.9" }); // prettier-ignore
+  const answer = await command('[{"title":"$$5 of seed"},"id"]', {
+    "x-nonce": "theirs",
+    "x-seed-round-address": "9.9.9.9",
+  });
   expect(answer).toMatchObject({ status: 200, text: "from the application" });
-  expect(answer.headers).toMatchObject({ "x-content-type-options": "nosniff", "x-frame-options": "DENY", "content-security-policy": expect.stringContaining("'nonce-") }); // prettier-ignore
-  expect(seen).toEqual([{ method: "POST", body: '[{"title":"$$5 of seed"},"id"]', headers: expect.objectContaining({ "x-seed-round-path": "/round", "x-seed-round-address": "127.0.0.1" }) }]); // prettier-ignore
+  expect(answer.headers).toMatchObject({
+    "x-content-type-options": "nosniff",
+    "x-frame-options": "DENY",
+    "content-security-policy": expect.stringContaining("'nonce-"),
+  });
+  expect(seen).toEqual([
+    {
+      method: "POST",
+      body: '[{"title":"$$5 of seed"},"id"]',
+      headers: expect.objectContaining({ "x-seed-round-path": "/round", "x-seed-round-address": "127.0.0.1" }),
+    },
+  ]);
   expect(seen[0]!.headers["x-nonce"]).not.toBe("theirs");
   expect((await ask("GET", "/_next/static/a.js")).headers).toMatchObject({ "x-content-type-options": "nosniff" });
 });
@@ -84,20 +108,34 @@ test("what makes none is answered in words before it gets in", async () => {
   expect(seen).toEqual([]);
 });
 
-test.each([["12 MB that say so", 12, true], ["12 MB that do not", 12, false], ["50 MB", 50, true]])("%s are too large", async (_, mb, says) => {
+test.each([
+  ["12 MB that say so", 12, true],
+  ["12 MB that do not", 12, false],
+  ["50 MB", 50, true],
+])("%s are too large", async (_, mb, says) => {
   const body = Buffer.alloc(mb * 1_000_000, 0x61);
   // Whoever goes on sending may be cut off before they have read the answer.
-  const answer = await command(body, says ? { "content-length": String(body.length) } : { "transfer-encoding": "chunked" }).catch(() => ({ status: 413 })); // prettier-ignore
+  const answer = await command(
+    body,
+    says ? { "content-length": String(body.length) } : { "transfer-encoding": "chunked" },
+  ).catch(() => ({ status: 413 }));
   expect(answer.status).toBe(413);
   expect(seen).toEqual([]);
-}); // prettier-ignore
+});
 
 test("six are rendered at once; the rest wait two seconds, then are told when to ask again, and whoever came for a page gets one that asks by itself", async () => {
   let release = () => {};
   hold = new Promise((resolve) => (release = resolve));
   const inside = Array.from({ length: 6 }, () => ask("GET", "/round"));
-  const [script, page] = await Promise.all([ask("GET", "/round", { rsc: "1", accept: "text/html" }), ask("GET", "/round", { accept: "text/html" })]); // prettier-ignore
-  expect(script).toMatchObject({ status: 503, headers: { "retry-after": "2" }, text: expect.stringContaining("Nothing was done yet") }); // prettier-ignore
+  const [script, page] = await Promise.all([
+    ask("GET", "/round", { rsc: "1", accept: "text/html" }),
+    ask("GET", "/round", { accept: "text/html" }),
+  ]);
+  expect(script).toMatchObject({
+    status: 503,
+    headers: { "retry-after": "2" },
+    text: expect.stringContaining("Nothing was done yet"),
+  });
   expect(page).toMatchObject({ status: 503, text: expect.stringContaining('http-equiv="refresh" content="2"') });
   // Files and the questions whether we are there do not wait.
   hold = null;

@@ -62,8 +62,13 @@ export function answering(handle: Handle, reach: Reach, known: Known): Answering
   // What is no HTTP at all never becomes a request.
   server.on("clientError", (error: NodeJS.ErrnoException, socket) => {
     if (!socket.writable || error.code === "ECONNRESET") return socket.destroy();
-    const [status, words] = error.code === "HPE_HEADER_OVERFLOW" ? ["431 Request Header Fields Too Large", "The head of this request is too large."] : ["400 Bad Request", "This is no request that can be read."]; // prettier-ignore
-    socket.end(`HTTP/1.1 ${status}\r\nContent-Type: text/plain; charset=utf-8\r\nContent-Length: ${words.length + 1}\r\nConnection: close\r\n\r\n${words}\n`); // prettier-ignore
+    const [status, words] =
+      error.code === "HPE_HEADER_OVERFLOW"
+        ? ["431 Request Header Fields Too Large", "The head of this request is too large."]
+        : ["400 Bad Request", "This is no request that can be read."];
+    socket.end(
+      `HTTP/1.1 ${status}\r\nContent-Type: text/plain; charset=utf-8\r\nContent-Length: ${words.length + 1}\r\nConnection: close\r\n\r\n${words}\n`,
+    );
   });
   return { server, finish: () => finish(server, running, streams) };
 }

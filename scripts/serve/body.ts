@@ -42,7 +42,10 @@ export async function checkedBody(request: IncomingMessage, isCommand: boolean):
 }
 
 async function bytesOf(request: IncomingMessage): Promise<Buffer> {
-  const tooLarge = () => new Unanswerable(413, `This is larger than ${MOST_BYTES / 1_000_000} MB, the most that is taken.`, { connection: "close" }); // prettier-ignore
+  const tooLarge = () =>
+    new Unanswerable(413, `This is larger than ${MOST_BYTES / 1_000_000} MB, the most that is taken.`, {
+      connection: "close",
+    });
   if (Number(request.headers["content-length"] ?? 0) > MOST_BYTES) throw tooLarge();
   const parts: Buffer[] = [];
   let length = 0;

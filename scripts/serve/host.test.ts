@@ -1,12 +1,15 @@
 import type { IncomingMessage } from "node:http";
 import { namesUs, sayAddress } from "./host";
 
-const asked = (headers: Record<string, string>) => ({ headers: { ...headers }, socket: { remoteAddress: "127.0.0.1" } }) as unknown as IncomingMessage; // prettier-ignore
+const asked = (headers: Record<string, string>) =>
+  ({ headers: { ...headers }, socket: { remoteAddress: "127.0.0.1" } }) as unknown as IncomingMessage;
 const alone = { port: 3000, proxies: 0, names: [] };
 
 test("without a proxy only our own address on loopback is us, whatever else is claimed", () => {
-  for (const host of ["127.0.0.1:3000", "localhost:3000", "LOCALHOST:3000", "[::1]:3000"]) expect(namesUs(asked({ host }), alone)).toBe(true); // prettier-ignore
-  for (const host of ["elsewhere.example:3000", "127.0.0.1", "127.0.0.1:3001", "localhost.elsewhere.example:3000", ""]) expect(namesUs(asked({ host }), alone)).toBe(false); // prettier-ignore
+  for (const host of ["127.0.0.1:3000", "localhost:3000", "LOCALHOST:3000", "[::1]:3000"])
+    expect(namesUs(asked({ host }), alone)).toBe(true);
+  for (const host of ["elsewhere.example:3000", "127.0.0.1", "127.0.0.1:3001", "localhost.elsewhere.example:3000", ""])
+    expect(namesUs(asked({ host }), alone)).toBe(false);
   expect(namesUs(asked({}), alone)).toBe(false);
   expect(namesUs(asked({ host: "elsewhere.example:3000", "x-forwarded-host": "127.0.0.1:3000" }), alone)).toBe(false);
 });

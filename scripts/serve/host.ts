@@ -26,7 +26,10 @@ export function namesUs({ headers }: IncomingMessage, { port, proxies, names }: 
 /** The address we saw ourselves, or that a trusted proxy saw; what the request itself claims counts for nothing. */
 export function sayAddress(request: IncomingMessage, { proxies }: Reach): void {
   const { headers, socket } = request;
-  const claimed = String(headers["x-forwarded-for"] ?? "").split(",").map((part) => part.trim()).filter(Boolean); // prettier-ignore
+  const claimed = String(headers["x-forwarded-for"] ?? "")
+    .split(",")
+    .map((part) => part.trim())
+    .filter(Boolean);
   const address = proxies > 0 ? claimed.at(-proxies) : undefined;
   headers["x-seed-round-address"] = address ?? socket.remoteAddress ?? "unknown";
   if (proxies > 0) return;

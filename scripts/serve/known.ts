@@ -10,7 +10,8 @@ export interface Known {
 }
 
 export function knownTo(buildFolder: string): Known {
-  const json = (...path: string[]) => JSON.parse(readFileSync(join(buildFolder, ...path), "utf8")) as Record<string, unknown>; // prettier-ignore
+  const json = (...path: string[]) =>
+    JSON.parse(readFileSync(join(buildFolder, ...path), "utf8")) as Record<string, unknown>;
   const { node } = json("server", "server-reference-manifest.json") as { node: Record<string, unknown> };
   const paths = json("app-path-routes-manifest.json") as Record<string, string>;
   const routes = Object.entries(paths).flatMap(([source, path]) => (source.endsWith("/route") ? [path] : []));

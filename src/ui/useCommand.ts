@@ -111,7 +111,12 @@ async function attempt<Value>(call: () => Promise<ActionResult<Value>>): Promise
     return { result: await call(), lost: false };
   } catch (error) {
     if (isUnknownAction(error))
-      return { result: failed("Not saved: Seed Round was renewed since this page was opened. Load the page anew; what you typed is kept."), lost: false }; // prettier-ignore
+      return {
+        result: failed(
+          "Not saved: Seed Round was renewed since this page was opened. Load the page anew; what you typed is kept.",
+        ),
+        lost: false,
+      };
     // The server's own words, before it looked at what was asked, end with their line.
     if (error instanceof Error && error.message.endsWith(".\n"))
       return { result: { ...failed(`Not saved: ${error.message.trim()}`), status: 400 }, lost: false };

@@ -86,9 +86,15 @@ test("a copy goes to a second folder; one that is not there is a failure in word
   const file = await backUp(database.url, folder, new Date(), { copyTo: second });
   expect(readFileSync(join(second, basename(file)))).toEqual(readFileSync(file));
   rmSync(second, { recursive: true });
-  await expect(backUp(database.url, folder, new Date(Date.now() + 5000), { copyTo: second })).rejects.toThrow(/The backup was made, but its copy to .* failed/u); // prettier-ignore
+  await expect(backUp(database.url, folder, new Date(Date.now() + 5000), { copyTo: second })).rejects.toThrow(
+    /The backup was made, but its copy to .* failed/u,
+  );
   expect(dumps()).toHaveLength(2);
-  expect(await ask("select problem is null as worked from backup_run order by id")).toEqual([{ worked: true }, { worked: true }, { worked: false }]); // prettier-ignore
+  expect(await ask("select problem is null as worked from backup_run order by id")).toEqual([
+    { worked: true },
+    { worked: true },
+    { worked: false },
+  ]);
 });
 
 test("on a database of one's own, an owner who is bound by the walls is told what to grant, and a role that has it can", async () => {
@@ -99,11 +105,17 @@ test("on a database of one's own, an owner who is bound by the walls is told wha
   const admin = new pg.Client({ connectionString: server });
   await admin.connect();
   try {
-    await admin.query(`create role plain_owner login password 'x' nosuperuser; alter database ${name} owner to plain_owner; create role may_read login bypassrls password 'x' in role pg_read_all_data`); // prettier-ignore
+    await admin.query(
+      `create role plain_owner login password 'x' nosuperuser; alter database ${name} owner to plain_owner; create role may_read login bypassrls password 'x' in role pg_read_all_data`,
+    );
     const url = as(plain.url, "plain_owner");
-    execFileSync(process.execPath, ["--import", "tsx", "scripts/migrate.ts"], { env: { ...process.env, DATABASE_URL: url } }); // prettier-ignore
+    execFileSync(process.execPath, ["--import", "tsx", "scripts/migrate.ts"], {
+      env: { ...process.env, DATABASE_URL: url },
+    });
     expect(await appUrl(url, "unused")).toBe(url);
-    await expect(backUp(url, folder, new Date(), { readUrl: url })).rejects.toThrow(/the role "plain_owner" may not read past the walls .* create role seed_round_backup login bypassrls .* SEED_ROUND_BACKUP_URL=/u); // prettier-ignore
+    await expect(backUp(url, folder, new Date(), { readUrl: url })).rejects.toThrow(
+      /the role "plain_owner" may not read past the walls .* create role seed_round_backup login bypassrls .* SEED_ROUND_BACKUP_URL=/u,
+    );
     const { rows } = await plain.pool.query("select problem from backup_run");
     expect(rows[0].problem).toContain("may not read past the walls");
     await backUp(url, folder, new Date(), { readUrl: as(plain.url, "may_read") });

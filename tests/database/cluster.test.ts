@@ -24,22 +24,35 @@ const as = (major: number) => symlinkSync(join(PROGRAMS, String(installed)), joi
 const ask = async (url: string, sql: string) => {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
-  return client.query(sql).then(({ rows }) => rows as unknown[]).finally(() => client.end()); // prettier-ignore
+  return client
+    .query(sql)
+    .then(({ rows }) => rows as unknown[])
+    .finally(() => client.end());
 };
 
 test("data of an older major version is carried over by dump and restore, and the old one kept", async () => {
   const first = await startCluster(folder, { throwaway: true });
   await ensureDatabase(first, "garden");
-  await ask(first.url("garden"), "create table bed (id integer primary key, name text); insert into bed values (1, 'north'), (2, 'süd'); create role gardener login password 'x'; grant select on bed to gardener"); // prettier-ignore
+  await ask(
+    first.url("garden"),
+    "create table bed (id integer primary key, name text); insert into bed values (1, 'north'), (2, 'süd'); create role gardener login password 'x'; grant select on bed to gardener",
+  );
   await first.stop();
   as(installed!);
   as(installed! + 1);
   const said: string[] = [];
   const second = await startCluster(folder, { throwaway: true, home, say: (words) => said.push(words) });
-  expect(await ask(second.url("garden"), "select * from bed order by id")).toEqual([{ id: 1, name: "north" }, { id: 2, name: "süd" }]); // prettier-ignore
-  expect(await ask(second.url("garden"), "select has_table_privilege('gardener', 'bed', 'select') as may")).toEqual([{ may: true }]); // prettier-ignore
+  expect(await ask(second.url("garden"), "select * from bed order by id")).toEqual([
+    { id: 1, name: "north" },
+    { id: 2, name: "süd" },
+  ]);
+  expect(await ask(second.url("garden"), "select has_table_privilege('gardener', 'bed', 'select') as may")).toEqual([
+    { may: true },
+  ]);
   await second.stop();
-  expect(said.join(" ")).toMatch(new RegExp(`PostgreSQL ${installed}; it is carried over to ${installed! + 1}.*kept in .*pg-${installed}-20`, "u")); // prettier-ignore
+  expect(said.join(" ")).toMatch(
+    new RegExp(`PostgreSQL ${installed}; it is carried over to ${installed! + 1}.*kept in .*pg-${installed}-20`, "u"),
+  );
   expect(readdirSync(folder).filter((name) => name.startsWith("pg")).length).toBe(2);
 });
 
@@ -49,7 +62,9 @@ test("data whose programs are gone, or that is newer, is left alone, with words 
   writeFileSync(join(folder, "backups", "seed-round-20270901-020000.dump"), "");
   as(installed!);
   writeFileSync(join(folder, "pg", "PG_VERSION"), "11\n");
-  await expect(startCluster(folder, { home })).rejects.toThrow(/made by PostgreSQL 11; .*apt-get install postgresql-11\).*npm run restore -- .*20270901/u); // prettier-ignore
+  await expect(startCluster(folder, { home })).rejects.toThrow(
+    /made by PostgreSQL 11; .*apt-get install postgresql-11\).*npm run restore -- .*20270901/u,
+  );
   writeFileSync(join(folder, "pg", "PG_VERSION"), "99\n");
   await expect(startCluster(folder, { home })).rejects.toThrow(/made by PostgreSQL 99, and here is only/u);
   expect(readdirSync(folder).sort()).toEqual(["backups", "pg"]);

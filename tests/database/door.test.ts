@@ -38,8 +38,17 @@ test("failures slow down whoever fails, from where they fail; a browser that is 
   sessionLost();
   const keptCookies = cookies();
   signedOut();
-  for (let tries = 0; tries < 5; tries++) expect(await wrong(tries)).toMatchObject({ ok: false, status: 401, fields: { password: "This name and password do not fit together." } }); // prettier-ignore
-  expect(await signIn(right)).toMatchObject({ ok: false, status: 429, message: "Too many tries. Wait 5 seconds, then try again." }); // prettier-ignore
+  for (let tries = 0; tries < 5; tries++)
+    expect(await wrong(tries)).toMatchObject({
+      ok: false,
+      status: 401,
+      fields: { password: "This name and password do not fit together." },
+    });
+  expect(await signIn(right)).toMatchObject({
+    ok: false,
+    status: 429,
+    message: "Too many tries. Wait 5 seconds, then try again.",
+  });
   // A refused try does not count: the wait does not grow by asking.
   expect(await signIn(right)).toMatchObject({ status: 429, message: expect.stringMatching(/[45] seconds/u) });
   // An unknown name is answered in the same words; from elsewhere, and in the owner's own browser, the door is open.
@@ -61,7 +70,9 @@ test("failures slow down whoever fails, from where they fail; a browser that is 
 
 test("many tries at once gain nothing", async () => {
   const { signIn } = await door();
-  const all = await Promise.all(Array.from({ length: 30 }, (_, tries) => signIn({ ...right, password: `wrong ${tries}` }))); // prettier-ignore
+  const all = await Promise.all(
+    Array.from({ length: 30 }, (_, tries) => signIn({ ...right, password: `wrong ${tries}` })),
+  );
   expect(all.filter((result) => !result.ok && result.status === 401).length).toBeLessThanOrEqual(5);
 });
 
@@ -123,8 +134,16 @@ const resetLinkFor = async (name: string) => {
   const { makeResetLink } = await import("../../src/server/people/memberActions");
   return makeResetLink({ id: await idOf(name) });
 };
-const idOf = async (name: string) => (await rows<{ id: number }>("select id from person where garden_id = 1 and name = $1", [name]))[0]!.id; // prettier-ignore
-const secondGarden = { gardenName: "Second yard", place: "", latitudeDeg: 10, timeZone: "Europe/Lisbon", currency: "€", unitSystem: "us" }; // prettier-ignore
+const idOf = async (name: string) =>
+  (await rows<{ id: number }>("select id from person where garden_id = 1 and name = $1", [name]))[0]!.id;
+const secondGarden = {
+  gardenName: "Second yard",
+  place: "",
+  latitudeDeg: 10,
+  timeZone: "Europe/Lisbon",
+  currency: "€",
+  unitSystem: "us",
+};
 
 test("an invitation dies with its maker's right, and who left comes back to the old place with the old account", async () => {
   const { endMembership, setRole } = await import("../../src/server/people/memberActions");
@@ -132,7 +151,9 @@ test("an invitation dies with its maker's right, and who left comes back to the 
   const somebody = { name: "Somebody", signInName: "somebody", password: "a long enough word" };
   const tomas = { id: await idOf("Tomas Lind") };
   const setTomas = async (role: string) => {
-    const [{ version }] = (await rows<{ version: number }>("select version from person where id = $1", [tomas.id])) as [{ version: number }]; // prettier-ignore
+    const [{ version }] = (await rows<{ version: number }>("select version from person where id = $1", [tomas.id])) as [
+      { version: number },
+    ];
     expect(await setRole({ ...tomas, version, role })).toMatchObject({ ok: true });
   };
   await fresh();
@@ -163,11 +184,16 @@ test("an invitation dies with its maker's right, and who left comes back to the 
 
 test("true invitations are let in however many there are; junk from one address slows down that address alone", async () => {
   const { join } = await door();
-  const somebody = (count: number) => ({ name: `Helper ${count}`, signInName: `helper${count}`, password: "a long enough word" }); // prettier-ignore
+  const somebody = (count: number) => ({
+    name: `Helper ${count}`,
+    signInName: `helper${count}`,
+    password: "a long enough word",
+  });
   const keys: string[] = [];
   await fresh();
   for (let count = 0; count < 12; count++) keys.push(await invitedAs("viewer"));
-  for (const [count, key] of keys.slice(0, 10).entries()) expect(await join({ key, ...somebody(count) })).toMatchObject({ ok: true }); // prettier-ignore
+  for (const [count, key] of keys.slice(0, 10).entries())
+    expect(await join({ key, ...somebody(count) })).toMatchObject({ ok: true });
   signedOut();
   const junk = () => join({ key: "j".repeat(43), ...somebody(99) });
   for (let tries = 0; tries < 6; tries++) await junk();
@@ -199,20 +225,32 @@ test("a reset link never opens another garden, and one use ends all links of the
   expect(await signIn({ signInName: "priya", password: "saltcote-yard" })).toMatchObject({ ok: true });
   await fresh();
   await switchGarden({ gardenId: 1 });
-  expect(await resetLinkFor("Priya Sen")).toMatchObject({ ok: false, message: expect.stringContaining("another garden too") }); // prettier-ignore
+  expect(await resetLinkFor("Priya Sen")).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("another garden too"),
+  });
 
-  const links = [await resetLinkFor("Tomas Lind"), await resetLinkFor("Tomas Lind"), await resetLinkFor("Oke Adeyi")].map((link) => (link as { value: string }).value); // prettier-ignore
+  const links = [
+    await resetLinkFor("Tomas Lind"),
+    await resetLinkFor("Tomas Lind"),
+    await resetLinkFor("Oke Adeyi"),
+  ].map((link) => (link as { value: string }).value);
   const { openLinks } = await import("../../src/server/people/links");
   const { onBehalf } = await import("../../src/server/session/onBehalf");
   const open = () => onBehalf({ gardenId: 1 }, (db) => openLinks(db, 1));
-  expect((await open()).map(({ kind, forName, madeBy }) => [kind, forName, madeBy])).toEqual([["reset", "Tomas Lind", "Ines Varela"], ["reset", "Tomas Lind", "Ines Varela"], ["reset", "Oke Adeyi", "Ines Varela"]]); // prettier-ignore
+  expect((await open()).map(({ kind, forName, madeBy }) => [kind, forName, madeBy])).toEqual([
+    ["reset", "Tomas Lind", "Ines Varela"],
+    ["reset", "Tomas Lind", "Ines Varela"],
+    ["reset", "Oke Adeyi", "Ines Varela"],
+  ]);
   expect(await withdrawResetLink({ id: (await open())[2]!.id })).toMatchObject({ ok: true });
   signedOut();
   expect(await resetPassword({ key: links[2], password: "a new long word" })).toMatchObject({ ok: false, status: 404 });
   expect(await resetPassword({ key: links[0], password: "short" })).toMatchObject({ ok: false, status: 400 });
   expect(await resetPassword({ key: links[0], password: "a new long word" })).toMatchObject({ ok: true });
   expect(await who()).toMatchObject({ personName: "Tomas Lind" });
-  for (const used of links.slice(0, 2)) expect(await resetPassword({ key: used, password: "another long word" })).toMatchObject({ ok: false, status: 404 }); // prettier-ignore
+  for (const used of links.slice(0, 2))
+    expect(await resetPassword({ key: used, password: "another long word" })).toMatchObject({ ok: false, status: 404 });
   expect(await open()).toEqual([]);
 });
 
@@ -221,9 +259,16 @@ test("a password that is tried first is refused at every door", async () => {
   const { join } = await door();
   await fresh();
   for (const password of ["qwertyuiop", "Saltcote Yard 2027", "ines varela"])
-    expect(await changePassword({ old: right.password, password })).toMatchObject({ ok: false, status: 400, fields: { password: expect.stringContaining("Take another") } }); // prettier-ignore
+    expect(await changePassword({ old: right.password, password })).toMatchObject({
+      ok: false,
+      status: 400,
+      fields: { password: expect.stringContaining("Take another") },
+    });
   const key = await invitedAs("viewer");
-  expect(await join({ key, name: "Noor Amari", signInName: "noor", password: "nooramari1" })).toMatchObject({ ok: false, fields: { password: expect.any(String) } }); // prettier-ignore
+  expect(await join({ key, name: "Noor Amari", signInName: "noor", password: "nooramari1" })).toMatchObject({
+    ok: false,
+    fields: { password: expect.any(String) },
+  });
   expect(await rows("select 1 from account where sign_in_name = 'noor'")).toEqual([]);
 });
 
@@ -236,25 +281,35 @@ test("doors are opened and closed only within an hour of the password; a garden 
   const again = { ok: false, status: 403, confirm: true };
   expect(await invite({ role: "helper", days: 1 })).toMatchObject(again);
   expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject(again);
-  expect(await confirmPassword({ password: "not it" })).toMatchObject({ ok: false, fields: { password: expect.any(String) } }); // prettier-ignore
+  expect(await confirmPassword({ password: "not it" })).toMatchObject({
+    ok: false,
+    fields: { password: expect.any(String) },
+  });
   expect(await invite({ role: "helper", days: 1 })).toMatchObject(again);
   expect(await confirmPassword({ password: right.password })).toMatchObject({ ok: true });
   expect(await invite({ role: "helper", days: 1 })).toMatchObject({ ok: true });
   await makeGarden(secondGarden);
-  expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject({ ok: false, fields: { name: expect.stringContaining("Second yard") } }); // prettier-ignore
+  expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject({
+    ok: false,
+    fields: { name: expect.stringContaining("Second yard") },
+  });
   expect(await removeGarden({ name: "Second yard" })).toMatchObject({ ok: true });
   expect(await who()).toMatchObject({ gardenName: "Saltcote Yard" });
   expect(await makeFirstGarden(secondGarden)).toMatchObject({ ok: false, status: 409 });
   expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject({ ok: true });
   expect(await who()).toBeNull();
-  const left = await rows<{ table_name: string }>("select table_name from information_schema.columns where table_schema = 'public' and column_name = 'garden_id'"); // prettier-ignore
-  for (const { table_name } of left) expect([table_name, await rows(`select 1 from "${table_name}" limit 1`)]).toEqual([table_name, []]); // prettier-ignore
+  const left = await rows<{ table_name: string }>(
+    "select table_name from information_schema.columns where table_schema = 'public' and column_name = 'garden_id'",
+  );
+  for (const { table_name } of left)
+    expect([table_name, await rows(`select 1 from "${table_name}" limit 1`)]).toEqual([table_name, []]);
   expect(await makeFirstGarden(secondGarden)).toMatchObject({ ok: true });
   expect(await who()).toMatchObject({ gardenName: "Second yard", role: "keeper" });
 });
 
 test("a second factor: asked for at the door, each step once, by the real clock, not switched off by a link or a new secret", async () => {
-  const { beginFactor, renewRecoveryCodes, switchFactorOff, switchFactorOn } = await import("../../src/server/people/accountActions"); // prettier-ignore
+  const { beginFactor, renewRecoveryCodes, switchFactorOff, switchFactorOn } =
+    await import("../../src/server/people/accountActions");
   const { resetPassword, signIn } = await door();
   const { generate } = await import("otplib");
   const seconds = () => Math.floor(Date.now() / 1000);
@@ -264,14 +319,21 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   expect(picture).toMatch(/^<svg/u);
   // The garden stands in 2027; the phone does not.
   const codeOf = (steps: number) => generate({ secret, epoch: seconds() + 30 * steps });
-  expect(await switchFactorOn({ code: await generate({ secret, epoch: Date.parse("2027-09-02T12:00:00Z") / 1000 }) })).toMatchObject({ ok: false, fields: { code: expect.any(String) } }); // prettier-ignore
+  expect(
+    await switchFactorOn({ code: await generate({ secret, epoch: Date.parse("2027-09-02T12:00:00Z") / 1000 }) }),
+  ).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
   const on = (await switchFactorOn({ code: await codeOf(-1) })) as { value: string[] };
   expect(on.value).toHaveLength(10);
-  expect(JSON.stringify(await rows("select * from recovery_code, second_factor, act"))).not.toMatch(new RegExp([...on.value, secret].join("|"), "u")); // prettier-ignore
+  expect(JSON.stringify(await rows("select * from recovery_code, second_factor, act"))).not.toMatch(
+    new RegExp([...on.value, secret].join("|"), "u"),
+  );
   signedOut();
   const tomas = { signInName: "tomas", password: "saltcote-yard" };
   expect(await signIn(tomas)).toMatchObject({ ok: false, status: 401, fields: { code: expect.any(String) } });
-  expect(await signIn({ ...tomas, code: await codeOf(-1) })).toMatchObject({ ok: false, fields: { code: expect.stringContaining("used already") } }); // prettier-ignore
+  expect(await signIn({ ...tomas, code: await codeOf(-1) })).toMatchObject({
+    ok: false,
+    fields: { code: expect.stringContaining("used already") },
+  });
   const once = await codeOf(0);
   expect(await signIn({ ...tomas, code: once })).toMatchObject({ ok: true });
   expect(await signIn({ ...tomas, code: once })).toMatchObject({ ok: false });
@@ -283,11 +345,16 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   await fresh();
   const key = ((await resetLinkFor("Tomas Lind")) as { value: string }).value;
   signedOut();
-  expect(await resetPassword({ key, password: "a new long word" })).toMatchObject({ ok: true, value: { asksCode: true } }); // prettier-ignore
+  expect(await resetPassword({ key, password: "a new long word" })).toMatchObject({
+    ok: true,
+    value: { asksCode: true },
+  });
   expect(await who()).toBeNull();
   const renewed = { ...tomas, password: "a new long word" };
   expect(await signIn(renewed)).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
-  expect(await signIn({ ...renewed, code: on.value[0]!.toUpperCase().replaceAll("-", " ") })).toMatchObject({ ok: true }); // prettier-ignore
+  expect(await signIn({ ...renewed, code: on.value[0]!.toUpperCase().replaceAll("-", " ") })).toMatchObject({
+    ok: true,
+  });
   expect(await signIn({ ...renewed, code: on.value[0] })).toMatchObject({ ok: false });
   expect(await renewRecoveryCodes({ code: on.value[1] })).toMatchObject({ ok: true });
   expect(await switchFactorOff({ code: on.value[2] })).toMatchObject({ ok: false });
@@ -297,8 +364,21 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   signedOut();
   expect(await signIn(renewed)).toMatchObject({ ok: true });
   // All of it stands at the door for the keepers.
-  const kinds = await rows("select kind from door_event where account_id = (select id from account where sign_in_name = 'tomas') order by id"); // prettier-ignore
-  expect(kinds.map(({ kind }) => kind)).toEqual(["signed-in", "factor-on", "signed-in", "signed-in", "password-reset", "recovery-code-used", "signed-in", "recovery-code-used", "factor-off", "signed-in"]); // prettier-ignore
+  const kinds = await rows(
+    "select kind from door_event where account_id = (select id from account where sign_in_name = 'tomas') order by id",
+  );
+  expect(kinds.map(({ kind }) => kind)).toEqual([
+    "signed-in",
+    "factor-on",
+    "signed-in",
+    "signed-in",
+    "password-reset",
+    "recovery-code-used",
+    "signed-in",
+    "recovery-code-used",
+    "factor-off",
+    "signed-in",
+  ]);
 });
 
 test("an act asked again under its id is answered again and writes nothing, behind the door and before it", async () => {
@@ -314,11 +394,16 @@ test("an act asked again under its id is answered again and writes nothing, behi
   expect(first).toMatchObject({ ok: true, act });
   expect(await rows("select 1 from log_entry where title = 'Once'")).toHaveLength(1);
   expect(await addNote({ ...note, title: "Other" }, act)).toMatchObject({ ok: false, status: 409 });
-  for (const junk of ["junk", 7, {}, "0".repeat(36)]) expect(await addNote(note, junk)).toMatchObject({ ok: false, status: 400 }); // prettier-ignore
+  for (const junk of ["junk", 7, {}, "0".repeat(36)])
+    expect(await addNote(note, junk)).toMatchObject({ ok: false, status: 400 });
   // A password that was sent along cannot be guessed from what is kept.
   const { confirmPassword } = await import("../../src/server/people/accountActions");
   expect(await confirmPassword({ password: right.password })).toMatchObject({ ok: true });
-  expect(await rows("select 1 from act where input_hash = sha256($1::bytea)", [JSON.stringify({ password: right.password })])).toEqual([]); // prettier-ignore
+  expect(
+    await rows("select 1 from act where input_hash = sha256($1::bytea)", [
+      JSON.stringify({ password: right.password }),
+    ]),
+  ).toEqual([]);
   await rows("update act set at = now() - interval '91 days'");
   expect(await addNote({ ...note, title: "Much later" })).toMatchObject({ ok: true });
   expect(await rows("select 1 from act")).toHaveLength(1);

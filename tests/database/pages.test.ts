@@ -25,20 +25,26 @@ async function page() {
   const { season } = await import("../../src/server/batches/season");
   const { readKept } = await import("../../src/server/session/read");
   const { members } = await import("../../src/server/people/queries");
-  return Promise.all([stationSigns(), todayRound(), season(), readKept("members", (db, who) => members(db, who.gardenId))]); // prettier-ignore
+  return Promise.all([
+    stationSigns(),
+    todayRound(),
+    season(),
+    readKept("members", (db, who) => members(db, who.gardenId)),
+  ]);
 }
 
 test("a page holds one connection at a time", async () => {
   const { pool } = await import("../../src/server/db/pool");
   const { read } = await import("../../src/server/session/read");
   const held: number[] = [];
-  const look = () => read(async (db) => {
-    held.push(pool().totalCount - pool().idleCount);
-    await db.query("select pg_sleep(0.01)");
-    // Read within a reading, it uses the same connection.
-    await read(async (inner) => void (await inner.query("select 1")));
-    held.push(pool().totalCount - pool().idleCount);
-  }); // prettier-ignore
+  const look = () =>
+    read(async (db) => {
+      held.push(pool().totalCount - pool().idleCount);
+      await db.query("select pg_sleep(0.01)");
+      // Read within a reading, it uses the same connection.
+      await read(async (inner) => void (await inner.query("select 1")));
+      held.push(pool().totalCount - pool().idleCount);
+    });
   await Promise.all([look(), look(), look(), look()]);
   expect(held).toEqual(Array.from({ length: 8 }, () => 1));
 });
@@ -50,7 +56,9 @@ test("a page of a garden that has not moved asks one question; one that has move
     request.clear();
     asked.mockClear();
     await page();
-    return asked.mock.calls.map(([text]) => String(text)).filter((text) => !/^(begin|commit)|set_config/u.test(text.trim())); // prettier-ignore
+    return asked.mock.calls
+      .map(([text]) => String(text))
+      .filter((text) => !/^(begin|commit)|set_config/u.test(text.trim()));
   };
   await page();
   expect(await questions()).toEqual([expect.stringContaining("from enter(")]);

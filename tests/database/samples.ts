@@ -84,7 +84,12 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
     firstStart: { least: "nobody in particular", ends: true, input: async () => ({ ...account, ...garden }) },
   },
   "people/accountActions": {
-    changePassword: { least: "viewer", own: true, ends: true, input: async () => ({ old: "saltcote-yard", password: "a long enough word" }) }, // prettier-ignore
+    changePassword: {
+      least: "viewer",
+      own: true,
+      ends: true,
+      input: async () => ({ old: "saltcote-yard", password: "a long enough word" }),
+    },
     confirmPassword: { least: "viewer", own: true, input: async () => ({ password: "saltcote-yard" }) },
     beginFactor: { least: "viewer", own: true, input: async () => ({}) },
     switchFactorOn: { least: "viewer", own: true, input: async () => ({ code: "123456" }) },
@@ -101,7 +106,12 @@ export const SAMPLES: Readonly<Record<string, Readonly<Record<string, Sample>>>>
     withdrawInvitation: { least: "keeper", input: made("insert into invitation (garden_id, token_hash, role, made_by, expires_at) values (1, sha256(random()::text::bytea), 'viewer', 1, now() + interval '1 day') returning id") }, // prettier-ignore
     setRole: { least: "keeper", input: async (rows) => ({ ...(await rows("select id, version from person where name = 'Oke Adeyi'"))[0], role: "grower" }) }, // prettier-ignore
     endMembership: { least: "keeper", input: made("insert into person (garden_id, name, role) values (1, 'Leaves ' || random(), 'viewer') returning id") }, // prettier-ignore
-    withdrawResetLink: { least: "keeper", input: made("insert into reset_link (garden_id, account_id, token_hash, made_by, expires_at) select 1, account_id, sha256(random()::text::bytea), 1, now() + interval '1 day' from person where name = 'Priya Sen' returning id") }, // prettier-ignore
+    withdrawResetLink: {
+      least: "keeper",
+      input: made(
+        "insert into reset_link (garden_id, account_id, token_hash, made_by, expires_at) select 1, account_id, sha256(random()::text::bytea), 1, now() + interval '1 day' from person where name = 'Priya Sen' returning id",
+      ),
+    },
     makeResetLink: { least: "keeper", input: made("select id from person where name = 'Priya Sen'") },
   },
   "people/actions": {

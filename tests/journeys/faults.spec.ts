@@ -53,7 +53,9 @@ async function ask<Row extends pg.QueryResultRow>(url: string, sql: string, valu
 async function isWriting(ownerUrl: string) {
   const writing =
     "select count(*) as n from pg_stat_activity where state <> 'idle' and query like 'insert into \"batch\"%'";
-  await expect.poll(async () => Number((await ask<{ n: string }>(ownerUrl, writing))[0]!.n), { intervals: [2] }).toBeGreaterThan(0); // prettier-ignore
+  await expect
+    .poll(async () => Number((await ask<{ n: string }>(ownerUrl, writing))[0]!.n), { intervals: [2] })
+    .toBeGreaterThan(0);
 }
 
 const note = (title: string) => ({ title, place: "", day: process.env.SEED_ROUND_TODAY!, note: "" });

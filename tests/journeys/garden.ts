@@ -49,7 +49,10 @@ export const test = base.extend<Options & { garden: Garden }, { site: Site }>({
     { scope: "worker", timeout: 300_000 },
   ],
   garden: async ({ site, template }, provide) => {
-    await administer(`drop database if exists ${site.name} with (force)`, `create database ${site.name} template ${template}`); // prettier-ignore
+    await administer(
+      `drop database if exists ${site.name} with (force)`,
+      `create database ${site.name} template ${template}`,
+    );
     // The connections of the journey before are gone; the server notices when it asks.
     await expect.poll(async () => (await fetch(`${site.web.url}/readyz`)).status, { intervals: [20] }).toBe(200);
     const pool = new pg.Pool({ connectionString: site.ownerUrl, max: 2 });
@@ -68,7 +71,9 @@ export const test = base.extend<Options & { garden: Garden }, { site: Site }>({
 /** Signed in by a session that stands in the template already: most journeys begin behind the door. */
 async function enter(page: Page, url: string, signInName: string) {
   const cookies = JSON.parse(process.env.SEED_ROUND_TEST_COOKIES!) as Record<string, string>;
-  await page.context().addCookies([{ name: "seed_round", value: cookies[signInName]!, url, httpOnly: true, sameSite: "Lax" }]); // prettier-ignore
+  await page
+    .context()
+    .addCookies([{ name: "seed_round", value: cookies[signInName]!, url, httpOnly: true, sameSite: "Lax" }]);
 }
 
 /** Through the door, as anybody else. */

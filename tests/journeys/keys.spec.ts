@@ -38,7 +38,8 @@ test("a second factor is switched on with a phone, asked for at the door, and st
   await page.goto("/people/history");
   await ready(page);
   await page.getByRole("link", { name: "At the door" }).click();
-  for (const words of ["used a recovery code", "switched the second factor on"]) await expect(page.getByText(words)).toBeVisible(); // prettier-ignore
+  for (const words of ["used a recovery code", "switched the second factor on"])
+    await expect(page.getByText(words)).toBeVisible();
 });
 
 test("doors want the password again after an hour; a link on its way is seen and withdrawn; whoever left comes back", async ({
@@ -84,7 +85,9 @@ test("doors want the password again after an hour; a link on its way is seen and
   await ready(priya);
   await priya.getByRole("button", { name: /Come in as/ }).click();
   await priya.waitForURL(/\/round/u);
-  expect(await garden.rows("select role from person where name = 'Priya Sen' and left_at is null")).toEqual([{ role: "helper" }]); // prettier-ignore
+  expect(await garden.rows("select role from person where name = 'Priya Sen' and left_at is null")).toEqual([
+    { role: "helper" },
+  ]);
   await other.close();
 });
 
@@ -120,7 +123,9 @@ test("a server with its hands full is asked again by the page itself", async ({ 
   await page.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
   await expect(page.getByRole("link", { name: /Sow Mizuna.*done/ })).toBeVisible();
   expect(refused).toBe(2);
-  expect(await garden.rows("select 1 from log_entry where kind = 'sow' and day = '2027-09-02' and title like '%Mizuna%'")).toHaveLength(1); // prettier-ignore
+  expect(
+    await garden.rows("select 1 from log_entry where kind = 'sow' and day = '2027-09-02' and title like '%Mizuna%'"),
+  ).toHaveLength(1);
 });
 
 test("the round warns of a backup that failed, in words, and of one that is too old", async ({ page, garden }) => {

@@ -1,13 +1,9 @@
+import { SHEETS } from "../../scripts/lib/sheets";
 import { axe } from "./axe";
 import { expect, ready, test } from "./garden";
 
 /** The plan and the season draw some thousand marks each; looking at every one takes its time. */
 const SLOW_MS = 300_000;
-
-const SHEETS = [
-  "/round", "/round?item=mix%3A2%3AB", "/round/log", "/place", "/place?view=garden", "/place/print", "/place/layouts", "/place/bench", "/place/bench?part=supports", "/place/bench?part=materials", "/water", "/water?loop=2", "/water/supply", "/feed", "/feed/stocks", "/feed/stocks?loop=3",
-  "/feed/shelf", "/growth", "/growth/sowing", "/batches", "/batches/orders", "/batches/balance", "/people", "/people/garden", "/people/history", "/people/you",
-]; // prettier-ignore
 
 /** Contrast is all that a light changes. */
 const CONTRAST = ["color-contrast"];

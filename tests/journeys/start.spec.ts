@@ -22,8 +22,18 @@ interface Running extends StartedCopy {
   readonly ms: number;
 }
 
-const own = (more: Record<string, string> = {}) => ({ ...process.env, SEED_ROUND_DATA: folder, DATABASE_URL: "", ...more }); // prettier-ignore
-const run = (script: string, words: readonly string[], input = "") => execFileSync(process.execPath, ["--import", "tsx", `scripts/${script}`, "--demo", ...words], { env: own(), encoding: "utf8", input }); // prettier-ignore
+const own = (more: Record<string, string> = {}) => ({
+  ...process.env,
+  SEED_ROUND_DATA: folder,
+  DATABASE_URL: "",
+  ...more,
+});
+const run = (script: string, words: readonly string[], input = "") =>
+  execFileSync(process.execPath, ["--import", "tsx", `scripts/${script}`, "--demo", ...words], {
+    env: own(),
+    encoding: "utf8",
+    input,
+  });
 
 const DEMO = [process.execPath, "--import", "tsx", "scripts/start.ts", "--demo"];
 
@@ -83,7 +93,9 @@ test("files torn by a power cut, and a pid file that names another process, do n
   writeFileSync(join(folder, "app-password"), "abc");
   writeFileSync(join(folder, "pg", "postmaster.pid"), `${process.pid}\n${join(folder, "pg")}\n0\n5432\n\n127.0.0.1\n`);
   const second = await start();
-  expect(second.said()).toContain("The secret of the cookies could not be read; it was made anew. Everybody signs in once more."); // prettier-ignore
+  expect(second.said()).toContain(
+    "The secret of the cookies could not be read; it was made anew. Everybody signs in once more.",
+  );
   expect((await fetch(`${second.url}/round`, { headers: { cookie }, redirect: "manual" })).status).toBe(307);
   await caller(second.url, "ines");
   expect(await stop(second, "SIGINT")).toBe(0);
@@ -111,13 +123,24 @@ test("a port of another program is told apart, before and while it starts; so is
   const other = createServer((_, response) => response.end("somebody else")).listen(0, "127.0.0.1");
   await new Promise((resolve) => other.once("listening", resolve));
   const { port } = other.address() as AddressInfo;
-  const refused = (environment: NodeJS.ProcessEnv) => start(undefined, environment).then(() => "it started", (error: Error) => error.message); // prettier-ignore
-  expect(await refused(own({ PORT: String(port) }))).toContain(`Port ${port} is taken by another program. Choose another, PORT=${port + 1}`); // prettier-ignore
+  const refused = (environment: NodeJS.ProcessEnv) =>
+    start(undefined, environment).then(
+      () => "it started",
+      (error: Error) => error.message,
+    );
+  expect(await refused(own({ PORT: String(port) }))).toContain(
+    `Port ${port} is taken by another program. Choose another, PORT=${port + 1}`,
+  );
   const environment = { DATABASE_URL: "postgres://nobody@127.0.0.1:1/none", SEED_ROUND_SECRET: "s".repeat(48) };
   await expect(serve(environment, { port })).rejects.toThrow(`Port ${port} is taken by another program`);
   other.close();
-  for (const wrong of ["http", "70000", "3.5"]) expect(await refused(own({ PORT: wrong }))).toContain(`PORT is "${wrong}"; it must be a whole number from 1 to 65535`); // prettier-ignore
-  expect(await refused({ ...own(), SEED_ROUND_DATA: "/sys/seed-round" })).toContain("The folder may not be written by this user: /sys/seed-round"); // prettier-ignore
+  for (const wrong of ["http", "70000", "3.5"])
+    expect(await refused(own({ PORT: wrong }))).toContain(
+      `PORT is "${wrong}"; it must be a whole number from 1 to 65535`,
+    );
+  expect(await refused({ ...own(), SEED_ROUND_DATA: "/sys/seed-round" })).toContain(
+    "The folder may not be written by this user: /sys/seed-round",
+  );
   expect(living(folder)).toEqual([]);
 });
 

@@ -91,7 +91,10 @@ export function MembersSheet({
 function LinkRow({ link }: { link: OpenLink }) {
   const { day } = useClock();
   const isInvitation = link.kind === "invitation";
-  const { run, busy } = useCommand(isInvitation ? withdrawInvitation : withdrawResetLink, { done: isInvitation ? "Invitation withdrawn" : "Link withdrawn", undo: false }); // prettier-ignore
+  const { run, busy } = useCommand(isInvitation ? withdrawInvitation : withdrawResetLink, {
+    done: isInvitation ? "Invitation withdrawn" : "Link withdrawn",
+    undo: false,
+  });
   return (
     <li className="flex items-center justify-between gap-4 border-b border-rule py-1.5">
       <span>

@@ -11,10 +11,20 @@ import { useCommand } from "@/ui/useCommand";
 import { useClock } from "@/ui/who";
 
 const FIELDS: readonly FieldSpec[] = [
-  { name: "code", label: "Code", type: "text", wide: true, hint: "six figures from your phone", autoComplete: "one-time-code" },
-]; // prettier-ignore
+  {
+    name: "code",
+    label: "Code",
+    type: "text",
+    wide: true,
+    hint: "six figures from your phone",
+    autoComplete: "one-time-code",
+  },
+];
 
-type Step = { readonly to: "rest" | "off" | "renew" } | { readonly to: "on"; readonly factor: NewFactor } | { readonly to: "codes"; readonly codes: readonly string[] }; // prettier-ignore
+type Step =
+  | { readonly to: "rest" | "off" | "renew" }
+  | { readonly to: "on"; readonly factor: NewFactor }
+  | { readonly to: "codes"; readonly codes: readonly string[] };
 
 /** A code from the phone beside the password, for whoever wants it. */
 export function SecondFactor({ onSince, codesLeft }: { onSince: Date | null; codesLeft: number }) {

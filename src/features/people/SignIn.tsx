@@ -11,7 +11,14 @@ import { Button, buttonClass } from "@/ui/Button";
 import { EntityForm } from "@/ui/form/EntityForm";
 import type { FieldSpec } from "@/ui/form/fields";
 
-const CODE: FieldSpec = { name: "code", label: "Code", type: "text", wide: true, hint: "six figures from your phone, or a recovery code", autoComplete: "one-time-code" }; // prettier-ignore
+const CODE: FieldSpec = {
+  name: "code",
+  label: "Code",
+  type: "text",
+  wide: true,
+  hint: "six figures from your phone, or a recovery code",
+  autoComplete: "one-time-code",
+};
 const FIELDS: readonly FieldSpec[] = [
   { name: "signInName", label: "Sign-in name", type: "text", wide: true, autoComplete: "username" },
   { name: "password", label: "Password", type: "password", wide: true, autoComplete: "current-password" },

@@ -29,7 +29,12 @@ test("rows without a name of their own are told by what they belong to", () => {
 
 test("a day is known by its column, not by its look", () => {
   const row = { id: 1, name: "2027-02-30", sow_day: "2027-09-02", note: "2027-13-45" };
-  const parts = (table: string) => changedParts({ table, before: row, after: { ...row, name: "2027-99-99", sow_day: "2027-09-03", note: "" } }, names, days); // prettier-ignore
+  const parts = (table: string) =>
+    changedParts(
+      { table, before: row, after: { ...row, name: "2027-99-99", sow_day: "2027-09-03", note: "" } },
+      names,
+      days,
+    );
   expect(parts("batch")).toEqual([
     { label: "name", before: "2027-02-30", after: "2027-99-99" },
     { label: "sow day", before: "2 Sep 2027", after: "3 Sep 2027" },

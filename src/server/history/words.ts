@@ -39,7 +39,23 @@ const TABLES: Readonly<Record<string, string>> = {
 }; // prettier-ignore
 
 /** Columns that name a row or are kept by the database. */
-const SILENT = new Set(["id", "garden_id", "version", "token_hash", "account_id", "log_id", "person_id", "planned", "actual", "item_key", "made_by", "used_by", "kind_of", "document", "plan"]); // prettier-ignore
+const SILENT = new Set([
+  "id",
+  "garden_id",
+  "version",
+  "token_hash",
+  "account_id",
+  "log_id",
+  "person_id",
+  "planned",
+  "actual",
+  "item_key",
+  "made_by",
+  "used_by",
+  "kind_of",
+  "document",
+  "plan",
+]);
 /** What a unit at the end of a column means; the longest first. */
 const UNITS: readonly (readonly [suffix: string, dimension: Dimension])[] = [
   ["_ms_per_cm", "ec"], ["_mg_per_l", "concentration"], ["_lph", "flow"], ["_lpd", "volume"], ["_m2", "area"], ["_m", "length"], ["_l", "volume"], ["_mm", "bore"], ["_g", "mass"],

@@ -5,7 +5,15 @@ import { sayForWhom } from "../session/onBehalf";
 import { accountById, createOwnGarden } from "./accounts";
 import { tryDoor } from "./attempts";
 import { noteAtDoor } from "./doorEvents";
-import { codeSchema, newGardenSchema, nothingSchema, passwordAgainSchema, passwordChangeSchema, removeGardenSchema, switchSchema } from "./doorSchema"; // prettier-ignore
+import {
+  codeSchema,
+  newGardenSchema,
+  nothingSchema,
+  passwordAgainSchema,
+  passwordChangeSchema,
+  removeGardenSchema,
+  switchSchema,
+} from "./doorSchema";
 import { passwordFits, passwordHash, requireUncommon } from "./password";
 import { hasFactor, newFactor, newRecoveryCodes, switchOff, switchOn, spendCode } from "./secondFactor";
 import { removeSchema } from "../place/schema";

@@ -33,8 +33,14 @@ export function addressKey(address: string): string {
   const [head = "", tail] = plain.replace(/%.*$/u, "").split("::");
   const left = head === "" ? [] : head.split(":");
   const right = tail ? tail.split(":") : [];
-  const all = tail === undefined ? left : [...left, ...new Array<string>(Math.max(0, 8 - left.length - right.length)).fill("0"), ...right]; // prettier-ignore
-  return `address:${all.slice(0, 4).map((part) => part.replace(/^0+(?=.)/u, "").toLowerCase()).join(":")}`; // prettier-ignore
+  const all =
+    tail === undefined
+      ? left
+      : [...left, ...new Array<string>(Math.max(0, 8 - left.length - right.length)).fill("0"), ...right];
+  return `address:${all
+    .slice(0, 4)
+    .map((part) => part.replace(/^0+(?=.)/u, "").toLowerCase())
+    .join(":")}`;
 }
 
 /**
@@ -46,7 +52,9 @@ export function addressKey(address: string): string {
  */
 export async function tryDoor(...keys: readonly string[]): Promise<Try> {
   const short = keys.map((key) => key.slice(0, 250));
-  const own = await many<{ id: number }>(pool(), "insert into attempt (key) select unnest($1::text[]) returning id", [short]); // prettier-ignore
+  const own = await many<{ id: number }>(pool(), "insert into attempt (key) select unnest($1::text[]) returning id", [
+    short,
+  ]);
   const ids = own.map(({ id }) => id);
   const neutral = async () => void (await many(pool(), "delete from attempt where id = any($1::bigint[])", [ids]));
   const failed = await many<{ key: string; failures: number; agoS: number }>(
@@ -55,7 +63,9 @@ export async function tryDoor(...keys: readonly string[]): Promise<Try> {
       where key = any($1::text[]) and id < $2 and at > now() - make_interval(hours => $3) and at <= now() group by key`,
     [short, Math.min(...ids), REMEMBERED_HOURS],
   );
-  const left = failed.map(({ key, failures, agoS }) => waitS(failures, key.startsWith("address:") ? FREE_FOR_ADDRESS : FREE) - agoS); // prettier-ignore
+  const left = failed.map(
+    ({ key, failures, agoS }) => waitS(failures, key.startsWith("address:") ? FREE_FOR_ADDRESS : FREE) - agoS,
+  );
   const longestS = Math.ceil(Math.max(0, ...left));
   if (longestS > 0) {
     await neutral();

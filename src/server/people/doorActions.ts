@@ -10,7 +10,15 @@ import { accountById, accountByName, createAccount, createOwnGarden, hasAccounts
 import { addressKey, tryDoor } from "./attempts";
 import { cameInBy, noteCameIn } from "./doorActs";
 import { callerAddress, noteAtDoor } from "./doorEvents";
-import { firstStartSchema, joinSchema, keySchema, newGardenSchema, nothingSchema, resetSchema, signInSchema } from "./doorSchema"; // prettier-ignore
+import {
+  firstStartSchema,
+  joinSchema,
+  keySchema,
+  newGardenSchema,
+  nothingSchema,
+  resetSchema,
+  signInSchema,
+} from "./doorSchema";
 import { requireInvitation, resetOf, useInvitation } from "./links";
 import { comeHome } from "./membership";
 import { passwordFits, passwordHash, requireUncommon } from "./password";
@@ -53,7 +61,11 @@ export const join = openCommand(joinSchema, async (input, act) => {
       const invited = await requireInvitation(db, input.key);
       requireUncommon(input.password, [input.name, input.signInName, invited.gardenName]);
       const accountId = await createAccount(db, input);
-      const personId = await saveRow(db, "person", invited.gardenId, null, { name: input.name, role: invited.role, account_id: accountId }); // prettier-ignore
+      const personId = await saveRow(db, "person", invited.gardenId, null, {
+        name: input.name,
+        role: invited.role,
+        account_id: accountId,
+      });
       await useInvitation(db, invited, personId);
       const done = { accountId, gardenId: invited.gardenId };
       await noteCameIn(db, act, done);
@@ -97,11 +109,18 @@ async function setPasswordByLink(key: string, password: string, act: string): Pr
   return onBehalf({}, async (db) => {
     const reset = await resetOf(db, key);
     if (!reset)
-      throw new RefusedError("This link was used, withdrawn or is too old, or its account is at home in another garden too. Ask a keeper.", undefined, 404); // prettier-ignore
+      throw new RefusedError(
+        "This link was used, withdrawn or is too old, or its account is at home in another garden too. Ask a keeper.",
+        undefined,
+        404,
+      );
     requireUncommon(password, reset.names);
     const { accountId, gardenId, id } = reset;
     await many(db, "update reset_link set used_at = now() where garden_id = $1 and id = $2", [gardenId, id]);
-    await many(db, "update account set password_hash = $2, links_void_at = clock_timestamp() where id = $1", [accountId, await passwordHash(password)]); // prettier-ignore
+    await many(db, "update account set password_hash = $2, links_void_at = clock_timestamp() where id = $1", [
+      accountId,
+      await passwordHash(password),
+    ]);
     await many(db, "delete from session where account_id = $1", [accountId]);
     await noteAtDoor(accountId, "password-reset", db);
     await noteCameIn(db, act, { accountId, gardenId });
@@ -136,8 +155,11 @@ export const makeFirstGarden = openCommand(newGardenSchema, async (input) => {
   const entered = await door();
   if (!entered) throw new RefusedError("Sign in first.", undefined, 401);
   await onBehalf({ accountId: entered.accountId }, async (db) => {
-    const home = await maybeOne(db, "select 1 from account where id = $1 and gardens > 0 for update", [entered.accountId]); // prettier-ignore
-    if (home) throw new RefusedError("You are at home in a garden already: make another one from there.", undefined, 409); // prettier-ignore
+    const home = await maybeOne(db, "select 1 from account where id = $1 and gardens > 0 for update", [
+      entered.accountId,
+    ]);
+    if (home)
+      throw new RefusedError("You are at home in a garden already: make another one from there.", undefined, 409);
     const account = await accountById(db, entered.accountId);
     await createOwnGarden(db, account.id, account.name, input);
   });

@@ -53,25 +53,34 @@ const told = (rows: EventRow[]): DoorEvent[] =>
  * What happened at the door since its people came to a garden, the newest first.
  * @param before the id from which on it was shown already
  */
-export async function gardenDoorEvents(db: Db, gardenId: number, before: number | null, limit: number): Promise<DoorEvent[]> {
-  return told(await many<EventRow>(
-    db,
-    `select ${EVENT}, person.name as "personName" from person join door_event on door_event.account_id = person.account_id
+export async function gardenDoorEvents(
+  db: Db,
+  gardenId: number,
+  before: number | null,
+  limit: number,
+): Promise<DoorEvent[]> {
+  return told(
+    await many<EventRow>(
+      db,
+      `select ${EVENT}, person.name as "personName" from person join door_event on door_event.account_id = person.account_id
       where person.garden_id = $1 and door_event.at >= joined_at and (left_at is null or door_event.at <= left_at)
         and ($2::bigint is null or door_event.id < $2)
       order by door_event.id desc limit $3`,
-    [gardenId, before, limit],
-  ));
-} // prettier-ignore
+      [gardenId, before, limit],
+    ),
+  );
+}
 
 /** When an account signed in before this session, for its person to compare; null for the first time. */
 export async function lastSignIn(db: Db, accountId: number, sessionId: number): Promise<DoorEvent | null> {
-  const [last] = told(await many<EventRow>(
-    db,
-    `select ${EVENT}, '' as "personName" from door_event join session on session.id = $2
+  const [last] = told(
+    await many<EventRow>(
+      db,
+      `select ${EVENT}, '' as "personName" from door_event join session on session.id = $2
       where door_event.account_id = $1 and kind = 'signed-in' and door_event.at < session.created_at - interval '1 second'
       order by door_event.id desc limit 1`,
-    [accountId, sessionId],
-  ));
+      [accountId, sessionId],
+    ),
+  );
   return last ?? null;
-} // prettier-ignore
+}

@@ -22,7 +22,7 @@ export interface Reset {
 }
 
 /** A link lives no longer than its maker's right to make it. */
-const MAKER_KEEPS = `exists (select from person where person.garden_id = link.garden_id and person.id = link.made_by and role = 'keeper' and left_at is null)`; // prettier-ignore
+const MAKER_KEEPS = `exists (select from person where person.garden_id = link.garden_id and person.id = link.made_by and role = 'keeper' and left_at is null)`;
 
 /** What a link in hand invites to; from here the transaction works for that garden. Null for a link that opens nothing. */
 export async function invitationOf(db: Db, key: string): Promise<Invited | null> {
@@ -57,7 +57,7 @@ export async function useInvitation(db: Db, invited: Invited, personId: number):
 }
 
 /** A link for a new password that still opens something: not used, not withdrawn, not voided by another one's use. */
-const RESET_OPEN = `used_at is null and withdrawn_at is null and expires_at > now() and made_at > account.links_void_at and ${MAKER_KEEPS}`; // prettier-ignore
+const RESET_OPEN = `used_at is null and withdrawn_at is null and expires_at > now() and made_at > account.links_void_at and ${MAKER_KEEPS}`;
 
 /**
  * The account whose password a link may set anew; from here the transaction works for its garden, and the account's row is
@@ -75,7 +75,12 @@ export async function resetOf(db: Db, key: string): Promise<Reset | null> {
     [tokenHash(key)],
   );
   return (
-    found && { id: found.id, gardenId, accountId: found.accountId, names: [found.name, found.signInName, found.gardenName] } // prettier-ignore
+    found && {
+      id: found.id,
+      gardenId,
+      accountId: found.accountId,
+      names: [found.name, found.signInName, found.gardenName],
+    }
   );
 }
 
@@ -83,7 +88,11 @@ export async function resetOf(db: Db, key: string): Promise<Reset | null> {
 async function gardenOf(db: Db, table: LinkTable, key: string): Promise<number | null> {
   const hash = tokenHash(key);
   await sayForWhom(db, { tokenHash: hash });
-  const found = await maybeOne<{ gardenId: number }>(db, `select garden_id as "gardenId" from ${table} where token_hash = $1`, [hash]); // prettier-ignore
+  const found = await maybeOne<{ gardenId: number }>(
+    db,
+    `select garden_id as "gardenId" from ${table} where token_hash = $1`,
+    [hash],
+  );
   if (!found) return null;
   await sayForWhom(db, { gardenId: found.gardenId, tokenHash: hash });
   return found.gardenId;

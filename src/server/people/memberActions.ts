@@ -29,9 +29,13 @@ export const invite = command(
   DOORS_SECRET,
 );
 
-export const withdrawInvitation = command("keep", removeSchema, (db, { id }, who) => withdrawLink(db, "invitation", who.gardenId, id)); // prettier-ignore
+export const withdrawInvitation = command("keep", removeSchema, (db, { id }, who) =>
+  withdrawLink(db, "invitation", who.gardenId, id),
+);
 
-export const withdrawResetLink = command("keep", removeSchema, (db, { id }, who) => withdrawLink(db, "reset_link", who.gardenId, id)); // prettier-ignore
+export const withdrawResetLink = command("keep", removeSchema, (db, { id }, who) =>
+  withdrawLink(db, "reset_link", who.gardenId, id),
+);
 
 export const setRole = command(
   "keep",

@@ -43,12 +43,14 @@ export function passwordProblem(password: string, names: readonly string[]): str
         bare === name || bare === name + name || (bare.startsWith(name) && /^\d+$/u.test(bare.slice(name.length))),
     )
   )
-    // prettier-ignore
     return "This password is a name that others know, the garden's or yours. Take another: four words in a row are good.";
   return null;
 }
 
 /** Letters and figures alone: case, accents and what stands between do not make a name another. */
 function lettersOf(text: string): string {
-  return text.normalize("NFKD").toLowerCase().replaceAll(/[^\p{L}\p{N}]/gu, ""); // prettier-ignore
+  return text
+    .normalize("NFKD")
+    .toLowerCase()
+    .replaceAll(/[^\p{L}\p{N}]/gu, "");
 }

@@ -64,7 +64,11 @@ export async function spendCode(db: Db, accountId: number, code: string): Promis
 }
 
 async function spendStep(db: Db, accountId: number, token: string): Promise<boolean> {
-  const kept = await maybeOne<{ sealed: string }>(db, "select sealed_secret as sealed from second_factor where account_id = $1", [accountId]); // prettier-ignore
+  const kept = await maybeOne<{ sealed: string }>(
+    db,
+    "select sealed_secret as sealed from second_factor where account_id = $1",
+    [accountId],
+  );
   const secret = kept && (await unseal<string>(kept.sealed, await factorKey(db)));
   if (!secret) return false;
   const checked = await verify({ secret, token, epochTolerance: TOLERANCE_S });

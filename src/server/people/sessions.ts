@@ -7,7 +7,11 @@ import { callerAddress, callerDevice, deviceOf, noteAtDoor, type DoorEvent } fro
 /** Opens a session for an account, hands its token to the browser, sealed, and remembers that this browser knows the account. */
 export async function openSession(accountId: number, gardenId: number | null = null): Promise<void> {
   const token = newToken();
-  await many(pool(), "delete from session where expires_at < now() or last_seen_at < now() - make_interval(days => $1)", [IDLE_DAYS]); // prettier-ignore
+  await many(
+    pool(),
+    "delete from session where expires_at < now() or last_seen_at < now() - make_interval(days => $1)",
+    [IDLE_DAYS],
+  );
   await many(
     pool(),
     `insert into session (token_hash, account_id, present_garden, device, address, expires_at)

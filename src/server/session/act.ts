@@ -39,12 +39,21 @@ export async function inAct<Input, Value>(
   const { gardenId, personId, accountId } = who;
   return onBehalf({ gardenId, personId, accountId, act }, async (db) => {
     const hash = keyedHash(JSON.stringify(input));
-    const [done] = await many<{ answer: Kept; same: boolean }>(db, "select * from begin_act($1, $2, $3, $4)", [gardenId, act, personId, hash]); // prettier-ignore
+    const [done] = await many<{ answer: Kept; same: boolean }>(db, "select * from begin_act($1, $2, $3, $4)", [
+      gardenId,
+      act,
+      personId,
+      hash,
+    ]);
     if (done && !done.same) throw new RefusedError("This id was used for something else already.", undefined, 409);
     if (done) return { ok: true, value: (await opened(done.answer)) as Value, act };
     const value = await work(db);
     const kept: Kept = secret ? { sealed: await seal(value) } : { value };
-    await many(db, "update act set answer = $3 where garden_id = $1 and id = $2", [gardenId, act, JSON.stringify(kept)]); // prettier-ignore
+    await many(db, "update act set answer = $3 where garden_id = $1 and id = $2", [
+      gardenId,
+      act,
+      JSON.stringify(kept),
+    ]);
     return { ok: true, value, act };
   });
 }

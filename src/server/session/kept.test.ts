@@ -3,7 +3,12 @@ import { keptAt } from "./kept";
 test("it is made once for a point, anew for another, and a failure is not kept", async () => {
   let made = 0;
   const make = async () => ++made;
-  expect([await keptAt("a", "1", make), await keptAt("a", "1", make), await keptAt("b", "1", make), await keptAt("a", "2", make)]).toEqual([1, 1, 2, 3]); // prettier-ignore
+  expect([
+    await keptAt("a", "1", make),
+    await keptAt("a", "1", make),
+    await keptAt("b", "1", make),
+    await keptAt("a", "2", make),
+  ]).toEqual([1, 1, 2, 3]);
   await expect(keptAt("a", "3", () => Promise.reject(new Error("away")))).rejects.toThrow("away");
   expect(await keptAt("a", "3", make)).toBe(4);
 });

@@ -1,0 +1,11 @@
+/** Every sheet of a garden, and the views of those that change most: what looks at all of them takes them from here. */
+export const SHEETS: readonly string[] = [
+  ...["/round", "/round?item=mix%3A2%3AB", "/round?item=reading%3A1", "/round/log"],
+  ...["/place", "/place?view=garden", "/place/print", "/place/layouts"],
+  ...["/place/bench", "/place/bench?part=supports", "/place/bench?part=materials"],
+  ...["/water", "/water?loop=2", "/water/supply"],
+  ...["/feed", "/feed/stocks", "/feed/stocks?loop=3", "/feed/shelf"],
+  ...["/growth", "/growth/sowing"],
+  ...["/batches", "/batches/orders", "/batches/balance"],
+  ...["/people", "/people/garden", "/people/history", "/people/history?at=door", "/people/you"],
+];
