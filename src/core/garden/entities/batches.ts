@@ -1,0 +1,57 @@
+import { entity, numberField, textField } from "./field";
+
+export const CUSTOMER = entity({
+  table: "customer",
+  label: "Customer",
+  right: "plan",
+  unique: ["name"],
+  fields: [textField("name", "Name")],
+});
+
+export const ORDER = entity({
+  table: "order_line",
+  label: "Order",
+  right: "plan",
+  fields: [
+    { type: "reference", name: "customerId", label: "For", to: "customer" },
+    { type: "reference", name: "varietyId", label: "Variety", to: "variety" },
+    numberField("weekday", "Every", "count", 1, 7, { whole: true }),
+    numberField("quantity", "Quantity each time", "ratio", 0.001, 1_000_000),
+    { type: "day", name: "from", label: "From", column: "from_day" },
+    { type: "day", name: "to", label: "Until", column: "to_day" },
+  ],
+  order: [{ least: "from", greatest: "to", words: "Until lies before From" }],
+});
+
+export const BATCH = entity({
+  table: "batch",
+  label: "Batch",
+  right: "plan",
+  fields: [
+    { type: "reference", name: "varietyId", label: "Variety", to: "variety" },
+    { type: "day", name: "sowDay", label: "Sow on" },
+    numberField("cells", "Cells", "count", 1, 1_000_000, { whole: true }),
+    numberField("targetPlants", "Plants wanted at the end", "count", 1, 1_000_000, {
+      whole: true,
+      atMost: { measure: "cells", times: 1, words: "they must not be more than the cells sown" },
+    }),
+    { type: "note", name: "note", label: "Note", initial: "" },
+    { type: "day", name: "clearedDay", label: "Cleared on", nullable: true, initial: null },
+  ],
+  order: [{ least: "sowDay", greatest: "clearedDay", words: "Cleared on lies before Sow on" }],
+});
+
+/** A stage that really began. */
+export const BATCH_STAGE = entity({
+  table: "batch_stage",
+  label: "Stage of a batch",
+  right: "log",
+  unique: ["batchId", "position"],
+  fields: [
+    { type: "reference", name: "batchId", label: "Batch", to: "batch", isPart: true },
+    numberField("position", "Stage, counted from 0", "count", 0, 9, { whole: true }),
+    { type: "day", name: "day", label: "Begun on", column: "begun_on" },
+    numberField("plants", "Plants", "count", 0, 1_000_000, { whole: true }),
+    { type: "reference", name: "logId", label: "Entry of the log", to: "log_entry", nullable: true, initial: null },
+  ],
+});

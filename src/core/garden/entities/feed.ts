@@ -1,0 +1,99 @@
+import { NUTRIENTS } from "../../feed/nutrients";
+import { METER_SCALES } from "../../feed/meters";
+import { STOCK_LETTERS } from "../../feed/salts";
+import { choiceField, entity, numberField, textField } from "./field";
+
+export const SALT = entity({
+  table: "salt",
+  label: "Salt",
+  right: "plan",
+  unique: ["name"],
+  fields: [
+    textField("name", "Name"),
+    numberField("onHandG", "On hand", "mass", 0, 100_000_000, { initial: 0, hint: "g or kg" }),
+    numberField("pricePerKg", "Price", "pricePerMass", 0, 100_000, { initial: 0 }),
+    { type: "note", name: "caution", label: "Caution", initial: "" },
+    {
+      type: "amounts",
+      name: "percent",
+      label: "Content, percent by mass",
+      of: NUTRIENTS,
+      dimension: "ratio",
+      greatest: 100,
+    },
+    {
+      type: "numbers",
+      name: "solubilityGPerL",
+      column: "solubility_g_per_l",
+      label: "Dissolves in a litre of stock, g",
+      hint: "at {0 °C}, {10 °C}, {20 °C} and {30 °C}",
+      dimension: "ratio",
+      least: 0.001,
+      greatest: 10_000,
+      fewest: 4,
+      most: 4,
+      nullable: true,
+      initial: null,
+    },
+    { type: "switch", name: "chelate", label: "Chelate", initial: false },
+  ],
+});
+
+export const RECIPE = entity({
+  table: "recipe",
+  label: "Recipe",
+  right: "plan",
+  fields: [
+    textField("name", "Name"),
+    numberField("ecMsPerCm", "EC wanted", "ec", 0.1, 8),
+    numberField("ecLow", "EC band from", "ec", 0.05, 8, {
+      atMost: { measure: "ecMsPerCm", times: 1, words: "it must not be over the EC wanted" },
+    }),
+    numberField("ecHigh", "EC band to", "ec", 0.1, 10, {
+      atLeast: { measure: "ecMsPerCm", words: "it must not be under the EC wanted" },
+    }),
+    numberField("phLow", "pH from", "ph", 3, 10),
+    numberField("phHigh", "pH to", "ph", 3, 10, {
+      atLeast: { measure: "phLow", words: "it must not be under pH from" },
+    }),
+    {
+      type: "amounts",
+      name: "targetsMgPerL",
+      label: "Targets, mg/L of the element",
+      of: NUTRIENTS,
+      dimension: "concentration",
+      greatest: 2000,
+    },
+  ],
+});
+
+/** A salt of a recipe, and the stock that it goes into. */
+export const RECIPE_SALT = entity({
+  table: "recipe_salt",
+  label: "Salt of a recipe",
+  right: "plan",
+  unique: ["recipeId", "saltId"],
+  fields: [
+    { type: "reference", name: "recipeId", label: "Recipe", to: "recipe", isPart: true },
+    { type: "reference", name: "saltId", label: "Salt", to: "salt" },
+    choiceField("stock", "Stock", STOCK_LETTERS),
+  ],
+});
+
+/** What tanks are read with. */
+export const METER = entity({
+  table: "meter",
+  label: "Meter",
+  right: "plan",
+  unique: ["name"],
+  fields: [
+    textField("name", "Name"),
+    choiceField("ecScale", "Shows strength in", METER_SCALES, { ppm500: "ppm ×500", ppm700: "ppm ×700" }),
+    {
+      type: "switch",
+      name: "compensated",
+      label: "Corrects to {25 °C} by itself",
+      initial: true,
+    },
+  ],
+});

@@ -1,0 +1,50 @@
+import type { PickedUnits } from "../batches/deliveryStates";
+import type { DoseSlip } from "../feed/slip";
+import type { Day } from "../units/day";
+import type { CatchCanTest } from "../water/catchCans";
+
+/** Units that were really picked for a market day of an order, out of one batch. */
+export interface Picked extends PickedUnits {
+  readonly batchId: number;
+}
+
+/** The last reading of a tank by hand. */
+export interface HandReading {
+  readonly loopId: number;
+  readonly day: Day;
+  readonly levelL: number | null;
+}
+
+/** How a tank stands since its last reading by hand. */
+export interface TankState {
+  readonly loopId: number;
+  readonly readingId: number;
+  readonly readingDay: Day;
+  readonly verdict: DoseSlip["verdict"] | null;
+  /** Somebody said why the slip was not followed. */
+  readonly skipped: boolean;
+  /** The dose that followed the reading, if any. */
+  readonly doseId: number | null;
+  readonly doseAt: Date | null;
+  readonly doseDay: Day | null;
+}
+
+/** A catch-can test of a line; the last one of each line, unless what it found was put right. */
+export interface CatchCanFact extends CatchCanTest {
+  readonly entryId: number;
+  readonly day: Day;
+  readonly standId: number;
+  readonly line: number;
+}
+
+/** What happened lately, handed over beside the garden: the rows of the plan do not hold it. */
+export interface Facts {
+  readonly picked: readonly Picked[];
+  readonly readings: readonly HandReading[];
+  readonly tanks: readonly TankState[];
+  readonly catchCans: readonly CatchCanFact[];
+  /** Keys of what was done or skipped today, and of picks and washes done before. */
+  readonly settledKeys: ReadonlySet<string>;
+}
+
+export const NO_FACTS: Facts = { picked: [], readings: [], tanks: [], catchCans: [], settledKeys: new Set() };

@@ -1,0 +1,75 @@
+import { stockConflict, type StockConflict } from "../feed/stocks";
+import { STOCK_LETTERS, type StockLetter } from "../feed/salts";
+import { houseClashes, type HouseClash } from "../place/houseChecks";
+import { standCounts } from "../place/standCounts";
+import type { Changes, Tables } from "./changes";
+import type { House, SaltRow, Stand } from "./garden";
+
+/** What is wrong with a garden that joins several rows. */
+export type GardenFault =
+  | { readonly kind: "no-plant-fits"; readonly stand: number }
+  | { readonly kind: "clash"; readonly house: number; readonly clash: HouseClash }
+  | {
+      readonly kind: "stock-conflict";
+      readonly recipe: number;
+      readonly letter: StockLetter;
+      readonly conflict: StockConflict;
+    };
+
+/** What changes make wrong in a garden that was not wrong before: what is old does not keep anybody from saving. */
+export function newFaults(before: Tables, after: Tables, changes: Changes): GardenFault[] {
+  const old = new Set(faultsOf(before, changes).map(nameOf));
+  return faultsOf(after, changes).filter((fault) => !old.has(nameOf(fault)));
+}
+
+/** The same fault has the same name, wherever its stands are moved to. */
+function nameOf(fault: GardenFault): string {
+  if (fault.kind === "no-plant-fits") return `${fault.kind} ${fault.stand}`;
+  if (fault.kind === "clash") return `${fault.clash.kind} ${[...fault.clash.stands].sort((a, b) => a - b).join()}`;
+  return `${fault.kind} ${fault.recipe} ${fault.letter} ${fault.conflict.salts.join()}`;
+}
+
+const touchedIds = (changes: Changes, entity: string): number[] =>
+  [...Object.keys(changes[entity]?.added ?? {}), ...Object.keys(changes[entity]?.updated ?? {})].map(Number);
+
+/** Faults of what the changes touch. */
+function faultsOf(tables: Tables, changes: Changes): GardenFault[] {
+  const stands = Object.values(tables.stand ?? {}) as unknown as Stand[];
+  const houses = (tables.house ?? {}) as unknown as Readonly<Record<number, House>>;
+  const touched = new Set(touchedIds(changes, "stand"));
+  const standing = stands.filter(({ id }) => touched.has(id));
+  const near = new Set([...touchedIds(changes, "house"), ...standing.map(({ houseId }) => houseId)]);
+  return [
+    ...standing
+      .filter(({ spec }) => standCounts(spec).sites === 0)
+      .map(({ id }): GardenFault => ({ kind: "no-plant-fits", stand: id })),
+    ...[...near].flatMap((id): GardenFault[] =>
+      houses[id]
+        ? houseClashes(
+            houses[id],
+            stands.filter(({ houseId }) => houseId === id),
+          ).map((clash) => ({ kind: "clash", house: id, clash }))
+        : [],
+    ),
+    ...recipesTouched(tables, changes).flatMap((recipe) => recipeFaults(tables, recipe)),
+  ];
+}
+
+function recipesTouched(tables: Tables, changes: Changes): number[] {
+  const own = touchedIds(changes, "recipe_salt").flatMap((id) => {
+    const row = tables.recipe_salt?.[id];
+    return row ? [Number(row.recipeId)] : [];
+  });
+  return [...new Set(own)];
+}
+
+function recipeFaults(tables: Tables, recipe: number): GardenFault[] {
+  const salts = Object.values(tables.recipe_salt ?? {}).filter(({ recipeId }) => recipeId === recipe);
+  return STOCK_LETTERS.flatMap((letter): GardenFault[] => {
+    const own = salts
+      .filter(({ stock }) => stock === letter)
+      .flatMap(({ saltId }) => (tables.salt?.[Number(saltId)] as unknown as SaltRow | undefined) ?? []);
+    const conflict = stockConflict(own);
+    return conflict ? [{ kind: "stock-conflict", recipe, letter, conflict }] : [];
+  });
+}

@@ -1,0 +1,53 @@
+import type { PlanBatch, PlanOrder, PlanStage } from "../batches/types";
+import type { HarvestUnit } from "../growth/harvestUnit";
+import type { RainNormals } from "../water/rainInflow";
+import type { BATCH, CUSTOMER, ORDER } from "./entities/batches";
+import type { METER, RECIPE, RECIPE_SALT, SALT } from "./entities/feed";
+import type { FieldsOf, RowOf } from "./entities/field";
+import type { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "./entities/growth";
+import type { GROWING_AREA, HOUSE, STAND } from "./entities/place";
+import type { LOOP, SOURCE, STOCK_TANK, STORE } from "./entities/water";
+
+export type House = RowOf<typeof HOUSE>;
+export type Stand = RowOf<typeof STAND>;
+export type GrowingAreaRow = RowOf<typeof GROWING_AREA>;
+/** A loop: its tank, what it is fed, and what moves its water. */
+export type Loop = RowOf<typeof LOOP>;
+export type Source = RowOf<typeof SOURCE>;
+export type Store = RowOf<typeof STORE>;
+export type SaltRow = Omit<RowOf<typeof SALT>, "solubilityGPerL"> & {
+  readonly solubilityGPerL: readonly [number, number, number, number] | null;
+};
+export type RecipeSalt = Pick<FieldsOf<typeof RECIPE_SALT>, "saltId" | "stock"> & { readonly id?: number };
+export type Recipe = RowOf<typeof RECIPE> & { readonly salts: readonly RecipeSalt[] };
+export type MeterRow = RowOf<typeof METER>;
+export type StockTankRow = RowOf<typeof STOCK_TANK>;
+export type HarvestUnitRow = RowOf<typeof HARVEST_UNIT>;
+export type Stage = PlanStage & Omit<RowOf<typeof VARIETY_STAGE>, "id" | "varietyId" | "position" | "daysByMonth">;
+/** A variety with its stages in order. */
+export type Variety = RowOf<typeof VARIETY> & { readonly unit: HarvestUnit; readonly stages: readonly Stage[] };
+export type BatchRow = RowOf<typeof BATCH> & PlanBatch;
+export type OrderRow = RowOf<typeof ORDER> & PlanOrder;
+/** Who orders. */
+export type Customer = RowOf<typeof CUSTOMER>;
+
+/** The rows that the plan of a garden is made of; log, readings, people and history are not among them. */
+export interface Garden {
+  readonly latitudeDeg: number;
+  readonly rain: RainNormals;
+  readonly houses: readonly House[];
+  readonly stands: readonly Stand[];
+  readonly growingAreas: readonly GrowingAreaRow[];
+  readonly loops: readonly Loop[];
+  readonly sources: readonly Source[];
+  readonly stores: readonly Store[];
+  readonly salts: readonly SaltRow[];
+  readonly recipes: readonly Recipe[];
+  readonly meters: readonly MeterRow[];
+  readonly stockTanks: readonly StockTankRow[];
+  readonly harvestUnits: readonly HarvestUnitRow[];
+  readonly varieties: readonly Variety[];
+  readonly batches: readonly BatchRow[];
+  readonly orders: readonly OrderRow[];
+  readonly customers: readonly Customer[];
+}

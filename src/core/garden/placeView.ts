@@ -1,0 +1,142 @@
+import type { Garden } from "./garden";
+import type { Worked } from "./worked";
+import type { Densities } from "../place/density";
+import { houseClashes, narrowWays, type HouseClash, type NarrowWay } from "../place/houseChecks";
+import type { StandWater } from "../place/kinds/model";
+import { headspaceWarning, standChecks } from "../place/standChecks";
+import { standCounts, type StandCounts } from "../place/standCounts";
+import { standDensities } from "../place/standDensities";
+import { drainBackL, loopTankRoom, standWater, type TankRoom } from "../place/standWater";
+import type { House } from "./garden";
+import type { Stand } from "./garden";
+
+/** Plants of one batch on a run of a stand's sites, [start, end), counted along its lines. */
+export interface GrowingRun {
+  readonly start: number;
+  readonly end: number;
+  readonly batchId: number;
+  readonly variety: string;
+  /** Place of the variety in the garden's list; sets its tone. */
+  readonly tone: number;
+  readonly sownOn: number;
+  readonly dayOfStage: number;
+  readonly daysOfStage: number;
+}
+
+export interface StandView {
+  readonly stand: Stand;
+  readonly growingAreaName: string;
+  readonly loopName: string | null;
+  readonly counts: StandCounts;
+  readonly densities: Densities;
+  readonly water: StandWater;
+  /** Of the loop's tank, when it is a stand that gives water back. */
+  readonly tank: LoopTank | null;
+  readonly planted: number;
+  readonly growing: readonly GrowingRun[];
+}
+
+export interface HouseView {
+  readonly house: House;
+  readonly stands: readonly StandView[];
+  readonly clashes: readonly HouseClash[];
+  readonly narrow: readonly NarrowWay[];
+}
+
+/** The tank that a stand gives its water back to. */
+export type LoopTank = TankRoom & { readonly loopName: string };
+
+/** Houses with their stands counted, what grows on every line today, and what is wrong or doubtful about their places. */
+export function houseViews(season: Worked): HouseView[] {
+  const { garden } = season;
+  return garden.houses.map((house) => {
+    const own = garden.stands.filter((stand) => stand.houseId === house.id);
+    return {
+      house,
+      stands: own.map((stand) => standView(stand, house, garden.latitudeDeg, aroundOf(stand, season))),
+      clashes: houseClashes(house, own),
+      narrow: narrowWays(own),
+    };
+  });
+}
+
+/** What is around a stand, and what grows on it. */
+interface Around {
+  readonly growingAreaName: string;
+  readonly loopName: string | null;
+  readonly rootCrops: readonly string[];
+  readonly tank: LoopTank | null;
+  readonly growing: readonly GrowingRun[];
+}
+
+function aroundOf(stand: Stand, season: Worked): Around {
+  const { growingAreas, loops, stands, varieties } = season.garden;
+  const isHere = ({ growingAreaId }: { readonly growingAreaId: number }) => growingAreaId === stand.growingAreaId;
+  return {
+    growingAreaName: growingAreas.find(({ id }) => id === stand.growingAreaId)?.name ?? "",
+    loopName: loops.find(({ id }) => id === stand.loopId)?.name ?? null,
+    rootCrops: varieties.filter(({ kind, stages }) => kind === "root" && stages.some(isHere)).map(({ name }) => name),
+    tank: tankOf(stand, loops, stands),
+    growing: growingOn(stand, season),
+  };
+}
+
+function standView(stand: Stand, house: House, latitudeDeg: number, around: Around): StandView {
+  const { tank, growing } = around;
+  const counts = standCounts(stand.spec);
+  const more = standChecks(stand.spec, { latitudeDeg, rootCrops: around.rootCrops });
+  const warnings = [...counts.warnings, ...more.warnings, ...(tank ? headspaceWarning(tank) : [])];
+  return {
+    stand,
+    growingAreaName: around.growingAreaName,
+    loopName: around.loopName,
+    counts: { ...counts, warnings, facts: [...counts.facts, ...more.facts] },
+    densities: standDensities(stand, house),
+    water: standWater(stand.spec),
+    tank,
+    planted: growing.reduce((sum, run) => sum + run.end - run.start, 0),
+    growing,
+  };
+}
+
+function tankOf({ loopId, spec }: Stand, loops: Garden["loops"], stands: readonly Stand[]): LoopTank | null {
+  const loop = loops.find(({ id }) => id === loopId);
+  if (!loop || loop.kind !== "recirculating" || drainBackL(spec) === 0) return null;
+  const own = stands.filter((stand) => stand.loopId === loop.id);
+  return {
+    loopName: loop.name,
+    ...loopTankRoom(
+      loop,
+      own.map((stand) => stand.spec),
+    ),
+  };
+}
+
+/** Today's runs of a growing area, cut out to this stand's part of the growing area's sites. */
+function growingOn(stand: Stand, { placed, growingAreaStands, plan, garden: rows }: Worked): GrowingRun[] {
+  const stands = growingAreaStands.get(stand.growingAreaId) ?? [];
+  const before = stands.slice(
+    0,
+    stands.findIndex((candidate) => candidate.id === stand.id),
+  );
+  const offset = before.reduce((sum, candidate) => sum + standCounts(candidate.spec).sites, 0);
+  const sites = standCounts(stand.spec).sites;
+  const today = (placed.get(stand.growingAreaId) ?? []).filter(
+    ({ stay }) => stay.from <= plan.today && plan.today < stay.to,
+  );
+  return today.flatMap(({ stay, runs }) => {
+    const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
+    const common = {
+      batchId: stay.batchId,
+      variety: batch.variety.name,
+      tone: rows.varieties.findIndex((variety) => variety.id === batch.variety.id),
+      sownOn: batch.stays[0]!.from,
+      dayOfStage: plan.today - stay.from,
+      daysOfStage: Math.max(1, stay.plannedEnd - stay.from),
+    };
+    return runs.flatMap((run) => {
+      const [start, end] = [Math.max(0, run.start - offset), Math.min(sites, run.end - offset)];
+      return end > start ? [{ start, end, ...common }] : [];
+    });
+  });
+}

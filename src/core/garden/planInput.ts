@@ -1,0 +1,71 @@
+import type { Plan } from "../batches/plan";
+import type { Stay } from "../batches/timeline";
+import type { PlanGrowingArea, PlanInput } from "../batches/types";
+import { growingAreaSitesPerLine, type GrowingAreaStand } from "../place/lineWords";
+import { standCounts } from "../place/standCounts";
+import type { Day } from "../units/day";
+import type { Garden, GrowingAreaRow, Stand } from "./garden";
+
+/** How far the plan looks back and ahead. */
+const DAYS_BACK = 84;
+const DAYS_AHEAD = 426;
+/** Orders that begin later are looked at from their first days on, up to here. */
+const MOST_DAYS_AHEAD = 1500;
+const DAYS_OF_LATE_ORDER = 120;
+
+/** The stands of each growing area, by its id. */
+export function areaStands({ growingAreas, stands }: Garden): Map<number, Stand[]> {
+  return new Map(growingAreas.map((area) => [area.id, stands.filter((stand) => stand.growingAreaId === area.id)]));
+}
+
+/** What the plan of a garden is worked out from. */
+export function planInput(
+  garden: Garden,
+  standsOf: ReadonlyMap<number, readonly GrowingAreaStand[]>,
+  today: Day,
+): PlanInput {
+  return {
+    today,
+    from: today - DAYS_BACK,
+    to: lastLookedAt(garden.orders, today),
+    growingAreas: garden.growingAreas.map((area) => planArea(area, (standsOf.get(area.id) ?? []) as readonly Stand[])),
+    varieties: garden.varieties,
+    batches: garden.batches,
+    orders: garden.orders,
+    drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),
+  };
+}
+
+/** The day after the last that is looked at: further ahead where an order begins later. */
+function lastLookedAt(orders: Garden["orders"], today: Day): Day {
+  const latest = orders.reduce((last, { from, to }) => Math.max(last, Math.min(to, from + DAYS_OF_LATE_ORDER)), 0);
+  return Math.min(today + MOST_DAYS_AHEAD, Math.max(today + DAYS_AHEAD, latest + 1));
+}
+
+/** Stays of a plan by the growing area that they are spent in. */
+export function staysByArea(plan: Plan): Map<number, Stay[]> {
+  const found = new Map<number, Stay[]>();
+  for (const { stays } of plan.batches)
+    for (const stay of stays) {
+      const own = found.get(stay.growingAreaId);
+      if (own) own.push(stay);
+      else found.set(stay.growingAreaId, [stay]);
+    }
+  return found;
+}
+
+function planArea(growingArea: GrowingAreaRow, own: readonly Stand[]): PlanGrowingArea {
+  const sitesPerLine = growingAreaSitesPerLine(own);
+  const sites = sitesPerLine.reduce((sum, count) => sum + count, 0);
+  const byLoop = new Map<number | null, number>();
+  for (const stand of own) byLoop.set(stand.loopId, (byLoop.get(stand.loopId) ?? 0) + standCounts(stand.spec).sites);
+  const loopShares = [...byLoop].map(([loopId, count]) => ({ loopId, share: sites > 0 ? count / sites : 0 }));
+  return {
+    id: growingArea.id,
+    name: growingArea.name,
+    sites,
+    cleaningDays: growingArea.cleaningDays,
+    sitesPerLine,
+    loops: loopShares,
+  };
+}

@@ -1,0 +1,50 @@
+import type { Worked } from "./worked";
+import type { TankFigures } from "../feed/tankFigures";
+import type { DoseSlip } from "../feed/slip";
+import { doseSlip } from "../feed/doseSlip";
+import { ecOfIons } from "../feed/ec";
+import { ionsFromElements } from "../feed/nutrients";
+import { tankLimits } from "./tank";
+
+/**
+ * The slip that brings a loop's tank back after a reading. It is worked out once, when the reading is entered, and kept with
+ * it: what is dosed is what was read, whatever becomes of the recipe meanwhile.
+ *
+ * @param before the reading before, for what changed
+ * @returns null when the loop is gone
+ */
+export function slipOf(
+  season: Worked,
+  loopId: number,
+  reading: TankFigures,
+  before: Pick<TankFigures, "ecMsPerCm" | "levelL"> | null,
+): DoseSlip | null {
+  const loop = season.garden.loops.find((candidate) => candidate.id === loopId);
+  if (!loop) return null;
+  const fed = season.feeds.get(loopId);
+  const { recipe } = fed ?? {};
+  return doseSlip({
+    recipe:
+      fed && recipe ? { feed: fed.sheet, salts: fed.salts, bands: { ...recipe, ecTarget: recipe.ecMsPerCm } } : null,
+    feeding: loop.feeding,
+    reading,
+    before,
+    normalFillL: loop.normalFillL,
+    greatestL: tankLimits(season, loop).greatestL,
+    acid: loop.acid,
+    weakerSourceId: recipe ? weakerSource(season, recipe.ecMsPerCm, loop.sourceId) : null,
+  });
+}
+
+/** The source with the lowest EC of those that are weaker than the target, other than the one in use. */
+function weakerSource(season: Worked, targetEcMsPerCm: number, usedId: number | null): number | null {
+  const others = season.garden.sources
+    .filter((source) => source.id !== usedId)
+    .map((source) => ({
+      id: source.id,
+      ec: ecOfIons(ionsFromElements(source.analysisMgPerL, source.alkalinityMgCaco3PerL)),
+    }))
+    .filter((source) => source.ec < targetEcMsPerCm)
+    .sort((a, b) => a.ec - b.ec);
+  return others[0]?.id ?? null;
+}

@@ -1,0 +1,97 @@
+import { requireRange } from "../units/range";
+import { sourceLimitLpd } from "./supply";
+import type { Worked } from "./worked";
+import { ladder, type Ladder } from "../water/ladder";
+import { pumpOnPipes } from "./ladderPump";
+import { loopTankRoom, type TankRoom } from "../place/standWater";
+import { standFlow } from "../place/standFlow";
+import type { Loop, Stand } from "./garden";
+
+/** Freeboard kept under the rim of a tank, as a share of its volume. */
+const FREEBOARD_SHARE = 0.03;
+
+/** The highest level that leaves room for what drains back, under a freeboard. */
+export function greatestFillL(tankL: number, drainBackL: number): number {
+  requireRange("greatestFillL", "tankL", tankL, 0, 100_000_000);
+  requireRange("greatestFillL", "drainBackL", drainBackL, 0, 100_000_000);
+  return Math.max(0, tankL * (1 - FREEBOARD_SHARE) - drainBackL);
+}
+
+/** The rung ladder of a loop today. */
+export function loopLadder(season: Worked, loop: Loop): Ladder {
+  const { plan, garden: rows } = season;
+  const offset = plan.today - plan.from;
+  const standsOf = rows.stands.filter((stand) => stand.loopId === loop.id);
+  const growing = plantsByGrowingArea(season);
+  const pumped = pumpOnPipes(loop, standsOf);
+  const worked = ladder({
+    kind: loop.kind,
+    drainShare: loop.drainShare,
+    pump: pumped?.pump ?? null,
+    timer: loop.timer,
+    turns: loop.turns,
+    stands: standsOf.map((stand) => {
+      const growingArea = season.input.growingAreas.find((candidate) => candidate.id === stand.growingAreaId)!;
+      const flow = standFlow(stand.spec);
+      // A growing area on several stands: plants are taken as spread over them in proportion to their sites.
+      const share = growingArea.sites > 0 ? (flow.lines * flow.sitesPerLine) / growingArea.sites : 0;
+      const there = growing.get(stand.growingAreaId) ?? { plants: 0, needLpd: 0 };
+      return {
+        name: stand.name,
+        lines: flow.feeds,
+        lineFlowLph: flow.lineFlowLph,
+        linesPerValve: Math.ceil(flow.linesPerValve / flow.linesPerRun),
+        limited: flow.limited,
+        sitesPerLine: flow.sitesPerFeed,
+        share: pumped ? (pumped.shares.get(stand.id) ?? 1) : 1,
+        plants: Math.round(there.plants * share),
+        needLpd: there.needLpd * share,
+      };
+    }),
+    injector:
+      loop.feeding === "injector" && loop.injectorLeastLph !== null
+        ? { leastLph: loop.injectorLeastLph, greatestLph: loop.injectorGreatestLph! }
+        : null,
+    garden: {
+      needLpd: plan.needL[offset] ?? 0,
+      sourcesLpd: rows.sources.reduce((sum, source) => sum + sourceLimitLpd(source), 0),
+      storedL: rows.stores.reduce((sum, store) => sum + store.storedL, 0),
+      capacityL: rows.stores.reduce((sum, store) => sum + store.capacityL, 0),
+    },
+  });
+  return worked;
+}
+
+export interface TankLimits extends Pick<TankRoom, "drainBackL" | "pipeL"> {
+  readonly greatestL: number;
+}
+
+/** Room that a tank must keep: what drains back when the pump stops, and freeboard. */
+export function tankLimits(season: Worked, loop: Loop): TankLimits {
+  const own = season.garden.stands.filter((stand) => stand.loopId === loop.id);
+  const { drainBackL, pipeL } = loopTankRoom(
+    loop,
+    own.map(({ spec }) => spec),
+  );
+  return { drainBackL, pipeL, greatestL: greatestFillL(loop.tankL, drainBackL) };
+}
+
+/** Litres a day that one plant of a stand drinks today, the mean of those there; 0 where none stands there. */
+export function plantNeedOn(season: Worked, { growingAreaId }: Stand): number {
+  const there = plantsByGrowingArea(season).get(growingAreaId);
+  return there && there.plants > 0 ? there.needLpd / there.plants : 0;
+}
+
+function plantsByGrowingArea({ plan }: Worked): Map<number, { plants: number; needLpd: number }> {
+  const byGrowingArea = new Map<number, { plants: number; needLpd: number }>();
+  for (const batch of plan.batches)
+    for (const stay of batch.stays) {
+      if (stay.from > plan.today || stay.to <= plan.today) continue;
+      const sum = byGrowingArea.get(stay.growingAreaId) ?? { plants: 0, needLpd: 0 };
+      byGrowingArea.set(stay.growingAreaId, {
+        plants: sum.plants + stay.plants,
+        needLpd: sum.needLpd + stay.plants * batch.variety.stages[stay.stage]!.needLpd,
+      });
+    }
+  return byGrowingArea;
+}

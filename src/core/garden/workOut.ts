@@ -1,0 +1,76 @@
+import type { Worked } from "./worked";
+import { deliveryStates } from "../batches/deliveryStates";
+import { placeStays } from "../batches/lanes";
+import { workOutPlan } from "../batches/plan";
+import { saltUse, shortages } from "../batches/shortages";
+import { requireDay, type Day } from "../units/day";
+import type { Facts } from "./facts";
+import type { Garden } from "./garden";
+import { memo } from "./memo";
+import { loopFeeds } from "./loopFeed";
+import { areaStands, planInput, staysByArea } from "./planInput";
+import { roundOf } from "./roundOf";
+import { saltStores, waterSupply } from "./supply";
+
+/**
+ * Works a garden out: plan, places, feeds, water, salts, shortages, deliveries and the round. Nothing is made before it is
+ * asked for, and what was made is kept while the tables that it reads are the same objects, in this value and in every
+ * other that shares them.
+ *
+ * @param garden rows of the plan
+ * @param facts what happened lately
+ * @throws RangeError for a day that is none, and from the parts for figures outside their range
+ */
+export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
+  requireDay("workOut", "today", today);
+  const g = garden;
+  const worked: Worked = {
+    garden,
+    facts,
+    today,
+    get growingAreaStands() {
+      return memo("growingAreaStands", [g.stands, g.growingAreas], () => areaStands(g));
+    },
+    get input() {
+      const from = [g.batches, g.orders, g.varieties, g.stands, g.growingAreas, g.loops, today] as const;
+      return memo("input", from, () => planInput(g, worked.growingAreaStands, today));
+    },
+    get plan() {
+      return memo("plan", [worked.input], () => workOutPlan(worked.input));
+    },
+    get placed() {
+      return memo("placed", [worked.plan], () => {
+        const stays = staysByArea(worked.plan);
+        return new Map(worked.input.growingAreas.map((area) => [area.id, placeStays(area, stays.get(area.id) ?? [])]));
+      });
+    },
+    get feeds() {
+      const from = [worked.plan, g.loops, g.recipes, g.salts, g.sources, g.stockTanks] as const;
+      return memo("feeds", from, () => loopFeeds(g, worked.plan));
+    },
+    get supply() {
+      return memo("supply", [worked.plan, g.sources, g.stores, g.rain], () => waterSupply(g, worked.plan));
+    },
+    get saltUses() {
+      return memo("saltUses", [worked.plan, worked.feeds, g.salts], () =>
+        saltUse(worked.plan, saltStores(g, worked.feeds)),
+      );
+    },
+    get shortages() {
+      return memo("shortages", [worked.plan, worked.supply, worked.saltUses], () =>
+        shortages(worked.plan, worked.input.growingAreas, worked.supply, worked.saltUses),
+      );
+    },
+    get deliveries() {
+      return memo("deliveries", [worked.plan, facts.picked], () =>
+        deliveryStates(worked.plan, worked.placed.values(), facts.picked),
+      );
+    },
+    get round() {
+      return memo("round", [facts, worked.plan, worked.feeds, worked.shortages, g.houses, g.stores], () =>
+        roundOf(worked),
+      );
+    },
+  };
+  return worked;
+}
