@@ -2,7 +2,7 @@
 export const ROLES = ["keeper", "grower", "helper", "viewer"] as const;
 export type Role = (typeof ROLES)[number];
 
-/** What can be done: look at everything; walk the round and write the log; dose tanks; plan and lay out; keep the doors. */
+/** What can be done: look at everything; walk the round and write the log; dose tanks; plan and lay out; manage access. */
 export type Right = "look" | "log" | "dose" | "plan" | "keep";
 
 const RIGHTS: Readonly<Record<Role, readonly Right[]>> = {
@@ -14,7 +14,7 @@ const RIGHTS: Readonly<Record<Role, readonly Right[]>> = {
 
 /** What each role does, in words. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
-  keeper: "everything, doors and units too",
+  keeper: "everything, including access and units",
   grower: "plans, logs, doses",
   helper: "walks the round and logs",
   viewer: "looks",

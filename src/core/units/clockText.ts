@@ -20,7 +20,7 @@ function formatters(timeZone: string) {
  * @param at the instant
  * @param timeZone an IANA name
  * @throws RangeError for a time zone that is not known
- * @example dayAt(new Date("2027-09-02T23:30:00Z"), "Europe/Lisbon") // the 3rd
+ * @example dayAt(new Date("2027-09-02T23:30:00Z"), "Europe/Lisbon") // dayFromIso("2027-09-03")
  */
 export function dayAt(at: Date, timeZone: string): Day {
   return dayFromIso(formatters(timeZone).day.format(at));
