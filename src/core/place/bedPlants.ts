@@ -1,3 +1,4 @@
+import { sitesIn } from "./fit";
 import { requireRange, requireWhole } from "../units/range";
 import { lineSites } from "./lineSites";
 
@@ -54,7 +55,7 @@ export function bedPlants(bed: BedShape): BedPlants {
 function sitesFromShiftedStart(bed: BedShape): number {
   const roomM = bed.lengthM - 2 * bed.endMarginM;
   const shiftedM = roomM - bed.pitchM / 2;
-  return shiftedM < -0.001 - 1e-12 ? 0 : Math.floor((shiftedM + 0.001) / bed.pitchM + 1e-9) + 1;
+  return sitesIn(shiftedM, bed.pitchM);
 }
 
 function nearestNeighbour(bed: BedShape, byRow: readonly number[], gapM: number | null): number | null {

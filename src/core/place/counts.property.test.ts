@@ -22,42 +22,71 @@ test("a count never reaches past its line or its area, and one more would", () =
 
 test("hexagonal packing is never less than half of square, and neither holds more than its area can", () => {
   fc.assert(
-    fc.property(metres(0.1, 6), metres(0.1, 6), metres(0, 0.05), metres(0.05, 0.5), (lengthM, widthM, edgeMarginM, pitchM) => {
-      const raft = { lengthM, widthM, edgeMarginM, pitchM };
-      const square = raftSites({ ...raft, packing: "square" }).sites;
-      const hexagonal = raftSites({ ...raft, packing: "hexagonal" }).sites;
-      // A disc of the pitch around each site, in the rectangle grown by half a pitch all round.
-      const roomM2 = (lengthM - 2 * edgeMarginM + pitchM + 0.001) * (widthM - 2 * edgeMarginM + pitchM + 0.001);
-      const most = roomM2 / ((pitchM * pitchM * Math.sqrt(3)) / 2);
-      return 2 * hexagonal >= square && square <= roomM2 / (pitchM * pitchM) + 1e-6 && hexagonal <= most + 1e-6;
-    }),
+    fc.property(
+      metres(0.1, 6),
+      metres(0.1, 6),
+      metres(0, 0.05),
+      metres(0.05, 0.5),
+      (lengthM, widthM, edgeMarginM, pitchM) => {
+        const raft = { lengthM, widthM, edgeMarginM, pitchM };
+        const square = raftSites({ ...raft, packing: "square" }).sites;
+        const hexagonal = raftSites({ ...raft, packing: "hexagonal" }).sites;
+        // A disc of the pitch around each site, in the rectangle grown by half a pitch all round.
+        const roomM2 = (lengthM - 2 * edgeMarginM + pitchM + 0.001) * (widthM - 2 * edgeMarginM + pitchM + 0.001);
+        const most = roomM2 / ((pitchM * pitchM * Math.sqrt(3)) / 2);
+        return 2 * hexagonal >= square && square <= roomM2 / (pitchM * pitchM) + 1e-6 && hexagonal <= most + 1e-6;
+      },
+    ),
     SEED,
-  ); // prettier-ignore
+  );
 });
 
 test("a graded line keeps at least the wider pitch between zones, and one zone is a plain line", () => {
   fc.assert(
-    fc.property(metres(1, 10), metres(0, 0.3), fc.array(fc.record({ lengthM: metres(0.1, 4), pitchM: metres(0.05, 0.6) }), { minLength: 1, maxLength: 4 }), (lengthM, marginM, zones) => {
-      const line = gradedLine(lengthM, marginM, zones);
-      const least = Math.min(...zones.map(({ pitchM }) => pitchM));
-      const apart = line.siteAtM.every((at, index) => index === 0 || at - line.siteAtM[index - 1]! >= least - 1e-9);
-      const inside = line.siteAtM.every((at) => at >= marginM - 1e-9 && at <= lengthM - marginM + 0.001 + 1e-9);
-      const plain = gradedLine(lengthM, marginM, [{ lengthM, pitchM: least }]).sites;
-      return apart && inside && Math.abs(plain - lineSites(lengthM, marginM, least).sites) <= 0;
-    }),
+    fc.property(
+      metres(1, 10),
+      metres(0, 0.3),
+      fc.array(fc.record({ lengthM: metres(0.1, 4), pitchM: metres(0.05, 0.6) }), { minLength: 1, maxLength: 4 }),
+      (lengthM, marginM, zones) => {
+        const line = gradedLine(lengthM, marginM, zones);
+        const least = Math.min(...zones.map(({ pitchM }) => pitchM));
+        const apart = line.siteAtM.every((at, index) => index === 0 || at - line.siteAtM[index - 1]! >= least - 1e-9);
+        const inside = line.siteAtM.every((at) => at >= marginM - 1e-9 && at <= lengthM - marginM + 0.001 + 1e-9);
+        const plain = gradedLine(lengthM, marginM, [{ lengthM, pitchM: least }]).sites;
+        return apart && inside && Math.abs(plain - lineSites(lengthM, marginM, least).sites) <= 0;
+      },
+    ),
     SEED,
-  ); // prettier-ignore
+  );
 });
 
 test("a house is filled as far as it goes", () => {
   fc.assert(
-    fc.property(metres(2, 20), metres(0.1, 1.2), metres(0, 0.3), metres(0.3, 1.2), fc.integer({ min: 1, max: 8 }), (houseWidthM, lineWidthM, gapM, aisleM, linesPerBlock) => {
-      const found = linesIntoHouse({ houseWidthM, lineWidthM, gapM, aisleM, linesPerBlock, sideClearanceM: 0.1, aisleInsisted: false });
-      const nextM = found.linesAcross % linesPerBlock === 0 ? found.aisleUsedM : gapM;
-      return found.usedWidthM <= houseWidthM - 0.2 + 0.0011 && (found.linesAcross === 0 || found.leftOverM < nextM + lineWidthM);
-    }),
+    fc.property(
+      metres(2, 20),
+      metres(0.1, 1.2),
+      metres(0, 0.3),
+      metres(0.3, 1.2),
+      fc.integer({ min: 1, max: 8 }),
+      (houseWidthM, lineWidthM, gapM, aisleM, linesPerBlock) => {
+        const found = linesIntoHouse({
+          houseWidthM,
+          lineWidthM,
+          gapM,
+          aisleM,
+          linesPerBlock,
+          sideClearanceM: 0.1,
+          aisleInsisted: false,
+        });
+        const nextM = found.linesAcross % linesPerBlock === 0 ? found.aisleUsedM : gapM;
+        return (
+          found.usedWidthM <= houseWidthM - 0.2 + 0.0011 &&
+          (found.linesAcross === 0 || found.leftOverM < nextM + lineWidthM)
+        );
+      },
+    ),
     SEED,
-  ); // prettier-ignore
+  );
 });
 
 test("bad measures are named, and the noon sun stands where the almanac has it", () => {

@@ -1,5 +1,5 @@
 import { requireRange } from "../units/range";
-import { FIT_TOLERANCE_M } from "./lineSites";
+import { sitesIn } from "./fit";
 
 /** A part of a line with a pitch of its own; plants move along from zone to zone. */
 export interface Zone {
@@ -13,9 +13,6 @@ export interface GradedLine {
   /** Where every site stands, from the head of the line. */
   readonly siteAtM: readonly number[];
 }
-
-/** Float dust must not decide over a site. */
-const DUST_M = 1e-12;
 
 /**
  * Sites of a line with zones of different pitch, close for young plants and wide for old ones. A zone's first site stands
@@ -40,11 +37,11 @@ export function gradedLine(lengthM: number, endMarginM: number, zones: readonly 
   for (const zone of zones) {
     requireRange("gradedLine", "pitchM", zone.pitchM, 0.005, 50);
     requireRange("gradedLine", "zone lengthM", zone.lengthM, 0, 500);
-    const endM = Math.min(startM + zone.lengthM, lengthM - endMarginM) + FIT_TOLERANCE_M + DUST_M;
+    const endM = Math.min(startM + zone.lengthM, lengthM - endMarginM);
     const last = siteAtM.at(-1);
     const firstM =
       last === undefined ? Math.max(startM, endMarginM) : Math.max(startM, last + Math.max(lastPitchM, zone.pitchM));
-    const sites = firstM <= endM ? Math.floor((endM - firstM) / zone.pitchM + 1e-9) + 1 : 0;
+    const sites = sitesIn(endM - firstM, zone.pitchM);
     for (let site = 0; site < sites; site++) siteAtM.push(firstM + site * zone.pitchM);
     if (sites > 0) lastPitchM = zone.pitchM;
     sitesByZone.push(sites);
@@ -54,7 +51,7 @@ export function gradedLine(lengthM: number, endMarginM: number, zones: readonly 
 }
 
 /**
- * Sites that each zone wants so that a weekly number of plants stands in it for its weeks.
+ * Sites that each zone needs so that a weekly number of plants can stay in it for its weeks.
  *
  * @param plantsPerWeek that come to the head of the line, 0–100 000
  * @param weeksByZone spent in each zone, 0–52

@@ -1,9 +1,8 @@
+import { sitesIn } from "./fit";
 import { requireRange } from "../units/range";
 
-/** Exact fits must not be lost to rounding or to a saw: the last site may stand this far past its limit. */
-export const FIT_TOLERANCE_M = 0.001;
 /** Least material that has to stay between two holes, and between a hole and the end. */
-export const LEAST_WEB_MM = 25;
+export const LEAST_PLASTIC_MM = 25;
 
 export interface LineSites {
   readonly sites: number;
@@ -29,9 +28,8 @@ export function lineSites(lengthM: number, endMarginM: number, pitchM: number): 
   requireRange("lineSites", "endMarginM", endMarginM, 0, 50);
   requireRange("lineSites", "pitchM", pitchM, 0.005, 50);
   const roomM = lengthM - 2 * endMarginM;
-  // A picometre of float dust must not decide over a site.
-  if (roomM < -FIT_TOLERANCE_M - 1e-12) return { sites: 0, slackM: null, evenedPitchM: null };
-  const sites = Math.floor((roomM + FIT_TOLERANCE_M) / pitchM + 1e-9) + 1;
+  const sites = sitesIn(roomM, pitchM);
+  if (sites === 0) return { sites, slackM: null, evenedPitchM: null };
   return {
     sites,
     slackM: Math.max(0, roomM - (sites - 1) * pitchM),
@@ -40,10 +38,12 @@ export function lineSites(lengthM: number, endMarginM: number, pitchM: number): 
 }
 
 /** Material left between neighbouring holes, in mm, and whether that is too little (compared in tenths of a mm). */
-export function webBetweenHoles(
+export function plasticBetweenHoles(
   nearestM: number,
   holeMm: number,
-): { readonly webMm: number; readonly tooThin: boolean } {
-  const webMm = nearestM * 1000 - holeMm;
-  return { webMm, tooThin: Math.round(webMm * 10) < LEAST_WEB_MM * 10 };
+): { readonly plasticLeftMm: number; readonly tooThin: boolean } {
+  requireRange("plasticBetweenHoles", "nearestM", nearestM, 0, 50);
+  requireRange("plasticBetweenHoles", "holeMm", holeMm, 0, 50_000);
+  const plasticLeftMm = nearestM * 1000 - holeMm;
+  return { plasticLeftMm, tooThin: Math.round(plasticLeftMm * 10) < LEAST_PLASTIC_MM * 10 };
 }

@@ -1,5 +1,5 @@
 import { requireRange, requireWhole } from "../units/range";
-import { FIT_TOLERANCE_M } from "./lineSites";
+import { fitsIn } from "./fit";
 
 /** Narrowest aisle that is laid out unless somebody insists, and one that a chair passes. */
 export const LEAST_AISLE_M = 0.6;
@@ -10,6 +10,7 @@ export function aisleUsed(
   aisleM: number,
   insisted: boolean,
 ): { readonly aisleUsedM: number; readonly raised: boolean } {
+  requireRange("aisleUsed", "aisleM", aisleM, 0, 50);
   const raised = !insisted && aisleM < LEAST_AISLE_M - 1e-9;
   return { aisleUsedM: raised ? LEAST_AISLE_M : aisleM, raised };
 }
@@ -60,7 +61,7 @@ export function linesIntoHouse(fill: HouseFill): LinesAcross {
     return lines * fill.lineWidthM + Math.max(0, lines - 1 - aisles) * fill.gapM + aisles * aisleUsedM;
   };
   let lines = 0;
-  while (widthOf(lines + 1) <= roomM + FIT_TOLERANCE_M + 1e-12) lines++;
+  while (fitsIn(widthOf(lines + 1), roomM)) lines++;
   const usedWidthM = widthOf(lines);
   return {
     linesAcross: lines,

@@ -3,33 +3,72 @@ import { houseClashes } from "./houseChecks";
 import { STAND_MODELS } from "./kinds";
 import { drainBackL } from "./standWater";
 import { lineSites } from "./lineSites";
-import { lineWords, poolSitesPerLine } from "./lineWords";
+import { lineWords, growingAreaSitesPerLine } from "./lineWords";
 import type { ChannelBank, DripBeds, PlacedStand, StandSpec, TrayRack } from "./stand";
 import { standCounts } from "./standCounts";
 import { standFlow } from "./standFlow";
 import { lineSitePoints, standFootprint, standLayout, toHouse } from "./standLayout";
-import { METRIC } from "../units/dimensions";
-import { inUnits } from "../units/told";
 
 const bank: ChannelBank = {
   ...STAND_MODELS["channel-bank"].example,
-  kind: "channel-bank", lines: 36, lineLengthM: 6, channelWidthM: 0.1, channelDepthM: 0.05, endMarginM: 0.125, pitchM: 0.25, holeMm: 50,
-  gapM: 0.1, linesPerBlock: 6, aisleM: 0.6, linesPerValve: 6, fallOneIn: 40, lineFlowLph: 90,
-}; // prettier-ignore
+  kind: "channel-bank",
+  lines: 36,
+  lineLengthM: 6,
+  channelWidthM: 0.1,
+  channelDepthM: 0.05,
+  endMarginM: 0.125,
+  pitchM: 0.25,
+  holeMm: 50,
+  gapM: 0.1,
+  linesPerBlock: 6,
+  aisleM: 0.6,
+  linesPerValve: 6,
+  fallOneIn: 40,
+  lineFlowLph: 90,
+};
 const beds: DripBeds = {
   ...STAND_MODELS["drip-beds"].example,
-  kind: "drip-beds", lines: 6, lineLengthM: 10, bedWidthM: 1, endMarginM: 0.15, edgeMarginM: 0.2, rows: 3, pitchM: 0.3, pattern: "staggered",
-  aisleM: 0.6, linesPerValve: 2, lateralsPerBed: 2, emitterSpacingM: 0.3, emitterFlowLph: 1.6,
-}; // prettier-ignore
+  kind: "drip-beds",
+  lines: 6,
+  lineLengthM: 10,
+  bedWidthM: 1,
+  endMarginM: 0.15,
+  edgeMarginM: 0.2,
+  rows: 3,
+  pitchM: 0.3,
+  pattern: "staggered",
+  aisleM: 0.6,
+  linesPerValve: 2,
+  lateralsPerBed: 2,
+  emitterSpacingM: 0.3,
+  emitterFlowLph: 1.6,
+};
 const buckets: StandSpec = {
   ...STAND_MODELS["bucket-line"].example,
-  kind: "bucket-line", lines: 2, bucketsPerLine: 16, bucketSpacingM: 0.5, bucketDiameterM: 0.3, bucketVolumeL: 15, plantsPerBucket: 1,
-  aisleM: 0.9, linesPerValve: 2, emittersPerBucket: 2, emitterFlowLph: 2,
-}; // prettier-ignore
+  kind: "bucket-line",
+  lines: 2,
+  bucketsPerLine: 16,
+  bucketSpacingM: 0.5,
+  bucketDiameterM: 0.3,
+  bucketVolumeL: 15,
+  plantsPerBucket: 1,
+  aisleM: 0.9,
+  linesPerValve: 2,
+  emittersPerBucket: 2,
+  emitterFlowLph: 2,
+};
 const rack: TrayRack = {
   ...STAND_MODELS["tray-rack"].example,
-  kind: "tray-rack", racks: 1, shelvesPerRack: 4, shelfLengthM: 1.7, shelfWidthM: 0.6, trayLengthM: 0.54, trayWidthM: 0.28, cellsPerTray: 84, aisleM: 0.8,
-}; // prettier-ignore
+  kind: "tray-rack",
+  racks: 1,
+  shelvesPerRack: 4,
+  shelfLengthM: 1.7,
+  shelfWidthM: 0.6,
+  trayLengthM: 0.54,
+  trayWidthM: 0.28,
+  cellsPerTray: 84,
+  aisleM: 0.8,
+};
 const all: StandSpec[] = [bank, beds, buckets, rack];
 
 test("a measure that cannot be is named with its value and range", () => {
@@ -39,35 +78,30 @@ test("a measure that cannot be is named with its value and range", () => {
 });
 
 test("counts and flows of the kinds of stand", () => {
-  expect(all.map((spec) => [standCounts(spec).lines, standCounts(spec).sitesPerLine, standCounts(spec).sites])).toEqual([
-    [36, 24, 864], [6, 98, 588], [2, 16, 32], [24, 84, 2016],
-  ]); // prettier-ignore
+  expect(all.map((spec) => [standCounts(spec).lines, standCounts(spec).sitesPerLine, standCounts(spec).sites])).toEqual(
+    [
+      [36, 24, 864],
+      [6, 98, 588],
+      [2, 16, 32],
+      [24, 84, 2016],
+    ],
+  );
   expect(all.map((spec) => standFlow(spec).lineFlowLph)).toEqual([90, 33 * 2 * 1.6, 64, 0]);
   expect(drainBackL(bank)).toBeCloseTo(36 * 6 * 0.1 * 0.004 * 1000, 9);
 });
 
-test("what is doubtful is said in words, and a sound stand says nothing", () => {
+test("what is doubtful is found, and a sound stand is without doubts", () => {
   expect(standCounts(bank).warnings).toEqual([]);
-  const doubtful = inUnits(
-    standCounts({
-      ...bank,
-      pitchM: 0.07,
-      fallOneIn: 200,
-      aisleM: 0.4,
-      linesPerBlock: 12,
-      lineLengthM: 18,
-    }),
-    METRIC,
-  ).warnings.join(" ");
-  for (const words of [
-    "20 mm of channel is left between holes",
-    "lets the film pond",
-    "aisle under 0.6 m",
-    "2.3 m wide is past",
-    "Past 15 m",
-  ])
-    expect(doubtful).toContain(words);
-  expect(standCounts({ ...bank, holeMm: 120, fallOneIn: 20 }).warnings.join(" ")).toMatch(/hole is wider.*run thin/u);
+  const doubtful = { ...bank, pitchM: 0.07, fallOneIn: 200, aisleM: 0.4, linesPerBlock: 12, lineLengthM: 18 };
+  expect(standCounts(doubtful).warnings).toEqual([
+    { kind: "thin-plastic", part: "channel", plasticLeftMm: expect.closeTo(20, 9), leastMm: 25 },
+    { kind: "flat-fall" },
+    { kind: "long-channel", lengthM: 18, mostM: 15 },
+    { kind: "narrow-aisle", leastM: 0.6, accessibleM: 0.9 },
+    { kind: "past-reach", blockM: expect.closeTo(2.3, 9), twoSidesM: 1.2, oneSideM: 0.6 },
+  ]);
+  const kinds = standCounts({ ...bank, holeMm: 120, fallOneIn: 20 }).warnings.map(({ kind }) => kind);
+  expect(kinds).toEqual(expect.arrayContaining(["wide-hole", "steep-fall"]));
 });
 
 test("never more sites than the line has room for, and one more would not fit (seed 3)", () => {
@@ -120,12 +154,12 @@ test("stands that reach out of their house or lie over one another are named", (
     spec,
   });
   const house = { lengthM: 6, widthM: 4 };
-  const messages = (stands: PlacedStand[]) =>
-    houseClashes(house, stands).map(({ message }) => inUnits(message, METRIC));
   expect(houseClashes(house, [at("A", 0, 0), at("B", 1.7, 0)])).toEqual([]);
-  expect(messages([at("A", 0, 0), at("B", 1.69, 0.59)])).toEqual(["A and B lie over one another."]);
-  expect(messages([at("Long", 1, 0, bank)])).toEqual([
-    expect.stringMatching(/^Long reaches out of the house: it needs 1 m to 7 m along/u),
+  expect(houseClashes(house, [at("A", 0, 0), at("B", 1.69, 0.59)])).toMatchObject([
+    { kind: "overlap", names: ["A", "B"] },
+  ]);
+  expect(houseClashes(house, [at("Long", 1, 0, bank)])).toMatchObject([
+    { kind: "outside", name: "Long", rect: { xM: 1, lengthM: 6 }, house },
   ]);
 });
 
@@ -137,5 +171,5 @@ test("lines in words, as one walks them", () => {
   expect(lineWords([{ id: 2, name: "Rack", spec: rack }], [0, 1, 6])).toBe("shelf 1, trays 1–2; shelf 2, tray 1");
   const two = [...stands, { id: 3, name: "Beds", spec: beds }];
   expect(lineWords(two, [35, 36, 37])).toBe("channel 36 of Leaf bank; beds 1–2 of Beds");
-  expect(poolSitesPerLine(two)).toHaveLength(42);
+  expect(growingAreaSitesPerLine(two)).toHaveLength(42);
 });

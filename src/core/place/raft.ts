@@ -1,5 +1,5 @@
 import { requireRange } from "../units/range";
-import { FIT_TOLERANCE_M } from "./lineSites";
+import { sitesIn } from "./fit";
 
 export type Packing = "square" | "hexagonal";
 
@@ -51,14 +51,10 @@ export function raftSites(raft: RaftShape): RaftSites {
 function rows(alongM: number, acrossM: number, { edgeMarginM, pitchM, packing }: RaftShape): number[] {
   const rowGapM = packing === "square" ? pitchM : (pitchM * Math.sqrt(3)) / 2;
   const roomM = alongM - 2 * edgeMarginM;
-  const count = fit(acrossM - 2 * edgeMarginM, rowGapM);
+  const count = sitesIn(acrossM - 2 * edgeMarginM, rowGapM);
   return Array.from({ length: count }, (_, row) =>
-    fit(packing === "hexagonal" && row % 2 === 1 ? roomM - pitchM / 2 : roomM, pitchM),
+    sitesIn(packing === "hexagonal" && row % 2 === 1 ? roomM - pitchM / 2 : roomM, pitchM),
   );
-}
-
-function fit(roomM: number, stepM: number): number {
-  return roomM < -FIT_TOLERANCE_M - 1e-12 ? 0 : Math.floor((roomM + FIT_TOLERANCE_M) / stepM + 1e-9) + 1;
 }
 
 function sum(counts: readonly number[]): number {

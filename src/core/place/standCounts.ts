@@ -1,3 +1,4 @@
+import { requireSpec } from "./kinds/requireSpec";
 import { modelOf, type StandSpec } from "./kinds";
 import type { StandCounts } from "./kinds/model";
 
@@ -10,5 +11,6 @@ export type { StandCounts, StandFact } from "./kinds/model";
  * @source domain rules of counting; cases in tests/reference/place/counts.json
  */
 export function standCounts(spec: StandSpec): StandCounts {
+  requireSpec("standCounts", spec);
   return modelOf(spec).counts(spec);
 }

@@ -1,3 +1,4 @@
+import { requireHouse } from "./requireRect";
 import { densities, type Densities } from "./density";
 import { standCounts } from "./standCounts";
 import { standFootprint } from "./standLayout";
@@ -16,6 +17,7 @@ export function standGroundM2({ spec, xM, yM }: Placed): number {
 
 /** How dense a stand is, three ways. @source densities of its counts */
 export function standDensities(stand: Placed, house: { readonly lengthM: number; readonly widthM: number }): Densities {
+  requireHouse("standDensities", house);
   const { sites, lines, lineAreaM2 } = standCounts(stand.spec);
   return densities(
     sites,

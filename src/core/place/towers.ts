@@ -1,3 +1,4 @@
+import { declinationOf } from "./climate/sun";
 import { requireRange, requireWhole } from "../units/range";
 
 export interface TowerShape {
@@ -10,7 +11,7 @@ export interface TowerShape {
 }
 
 /**
- * Sites of a row of towers, and how high they stand: base + tier pitch × (tiers − 1) + what is above the top tier.
+ * Sites of a row of towers, and how high they are: base + tier pitch × (tiers − 1) + what is above the top tier.
  *
  * @throws RangeError when an argument is outside its range
  * @source sums; cases in tests/reference/place/counts.json
@@ -52,6 +53,9 @@ export interface TowerShade {
 export function towerShade(shade: TowerShade): { readonly tiersShaded: number; readonly shareShaded: number } {
   requireWhole("towerShade", "tiers", shade.tiers, 1, 100);
   requireRange("towerShade", "sunElevationDeg", shade.sunElevationDeg, 0, 90);
+  requireRange("towerShade", "firstTierHeightM", shade.firstTierHeightM, 0, 10);
+  requireRange("towerShade", "tierPitchM", shade.tierPitchM, 0, 5);
+  requireRange("towerShade", "towerDiameterM", shade.towerDiameterM, 0, 10);
   requireRange("towerShade", "towerSpacingM", shade.towerSpacingM, shade.towerDiameterM, 50);
   const topM = shade.firstTierHeightM + (shade.tiers - 1) * shade.tierPitchM;
   const clearM = shade.towerSpacingM - shade.towerDiameterM;
@@ -72,6 +76,6 @@ export function towerShade(shade: TowerShade): { readonly tiersShaded: number; r
 export function noonElevationDeg(latitudeDeg: number, dayOfYear: number): number {
   requireRange("noonElevationDeg", "latitudeDeg", latitudeDeg, -90, 90);
   requireRange("noonElevationDeg", "dayOfYear", dayOfYear, 1, 366);
-  const declinationDeg = (0.409 * Math.sin((2 * Math.PI * dayOfYear) / 365 - 1.39) * 180) / Math.PI;
+  const declinationDeg = (declinationOf(dayOfYear) * 180) / Math.PI;
   return Math.max(0, 90 - Math.abs(latitudeDeg - declinationDeg));
 }

@@ -1,5 +1,5 @@
 import { requireRange, requireWhole } from "../units/range";
-import { FIT_TOLERANCE_M } from "./lineSites";
+import { stepsIn } from "./fit";
 
 export interface TrayRackShape {
   readonly racks: number;
@@ -31,15 +31,13 @@ export function trayRack(rack: TrayRackShape): TrayRackCount {
   requireWhole("trayRack", "racks", rack.racks, 1, 1000);
   requireWhole("trayRack", "shelvesPerRack", rack.shelvesPerRack, 1, 50);
   requireWhole("trayRack", "cellsPerTray", rack.cellsPerTray, 1, 2000);
+  requireRange("trayRack", "shelfLengthM", rack.shelfLengthM, 0, 100);
+  requireRange("trayRack", "shelfWidthM", rack.shelfWidthM, 0, 100);
   requireRange("trayRack", "trayLengthM", rack.trayLengthM, 0.05, 10);
   requireRange("trayRack", "trayWidthM", rack.trayWidthM, 0.05, 10);
-  const traysLengthwise = fit(rack.shelfLengthM, rack.trayLengthM) * fit(rack.shelfWidthM, rack.trayWidthM);
-  const traysCrosswise = fit(rack.shelfLengthM, rack.trayWidthM) * fit(rack.shelfWidthM, rack.trayLengthM);
+  const traysLengthwise = stepsIn(rack.shelfLengthM, rack.trayLengthM) * stepsIn(rack.shelfWidthM, rack.trayWidthM);
+  const traysCrosswise = stepsIn(rack.shelfLengthM, rack.trayWidthM) * stepsIn(rack.shelfWidthM, rack.trayLengthM);
   const traysPerShelf = Math.max(traysLengthwise, traysCrosswise);
   const trays = rack.racks * rack.shelvesPerRack * traysPerShelf;
   return { traysPerShelf, traysLengthwise, traysCrosswise, trays, cells: trays * rack.cellsPerTray };
-}
-
-function fit(roomM: number, pieceM: number): number {
-  return Math.floor((roomM + FIT_TOLERANCE_M) / pieceM + 1e-9);
 }

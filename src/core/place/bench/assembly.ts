@@ -1,4 +1,4 @@
-import { requireRange } from "../../units/range";
+import { requireRange, requireWhole } from "../../units/range";
 
 /** Something built of pieces and fittings in a row. */
 export interface Assembly {
@@ -14,14 +14,14 @@ export interface Assembly {
   /** What it has to go with. */
   readonly otherMm: number;
   /** A thing that goes between its ends, or a space that it goes into. */
-  readonly way: "a thing goes into it" | "it goes into a space";
+  readonly way: "takes-a-piece" | "fits-a-space";
 }
 
 export interface Clearance {
   readonly totalMm: number;
   /** Room left; under 0 it does not go. */
   readonly playMm: number;
-  readonly verdict: "does not go" | "exactly as long" | "tight" | "goes";
+  readonly verdict: "too-long" | "exact" | "tight" | "fits";
 }
 
 /** Less than this, a saw, a burr or a warm day takes up. */
@@ -34,11 +34,15 @@ const EQUAL_MM = 0.05;
  *
  * @throws RangeError when a length is outside its range
  * @source sums; docs/formulas.md
- * @example clearance({ pieces: [{ lengthMm: 600, count: 1 }], fittings: [], otherMm: 600, way: "a thing goes into it", name: "rail" }).verdict // "exactly as long"
+ * @example clearance({ pieces: [{ lengthMm: 600, count: 1 }], fittings: [], otherMm: 600, way: "takes-a-piece", name: "rail" }).verdict // "exact"
  */
 export function clearance(assembly: Assembly): Clearance {
-  for (const { lengthMm } of assembly.pieces) requireRange("clearance", "lengthMm", lengthMm, 0, 100_000);
-  for (const { takeUpMm, sides } of assembly.fittings) {
+  for (const { lengthMm, count } of assembly.pieces) {
+    requireRange("clearance", "lengthMm", lengthMm, 0, 100_000);
+    requireWhole("clearance", "count", count, 0, 10_000);
+  }
+  for (const { takeUpMm, sides, count } of assembly.fittings) {
+    requireWhole("clearance", "count", count, 0, 10_000);
     requireRange("clearance", "takeUpMm", takeUpMm, -1000, 1000);
     requireRange("clearance", "sides", sides, 1, 2);
   }
@@ -46,8 +50,8 @@ export function clearance(assembly: Assembly): Clearance {
   const piecesMm = assembly.pieces.reduce((sum, { lengthMm, count }) => sum + lengthMm * count, 0);
   const fittingsMm = assembly.fittings.reduce((sum, { count, takeUpMm, sides }) => sum + count * takeUpMm * sides, 0);
   const totalMm = piecesMm + fittingsMm;
-  const playMm = assembly.way === "a thing goes into it" ? totalMm - assembly.otherMm : assembly.otherMm - totalMm;
+  const playMm = assembly.way === "takes-a-piece" ? totalMm - assembly.otherMm : assembly.otherMm - totalMm;
   const verdict =
-    Math.abs(playMm) < EQUAL_MM ? "exactly as long" : playMm < 0 ? "does not go" : playMm < TIGHT_MM ? "tight" : "goes";
+    Math.abs(playMm) < EQUAL_MM ? "exact" : playMm < 0 ? "too-long" : playMm < TIGHT_MM ? "tight" : "fits";
   return { totalMm, playMm, verdict };
 }

@@ -1,5 +1,19 @@
 import { requireRange, requireWhole } from "../../units/range";
-import { bestPlan, EPSILON, firstPatterns, generate, isBought, longestOf, shorterBars, worth, type Chosen, type Goal, type Model, type SolveProgram } from "./cutPlan"; // prettier-ignore
+import {
+  EPSILON,
+  isBought,
+  longestOf,
+  uncutOf,
+  worth,
+  type Chosen,
+  type Goal,
+  type Model,
+  type Pattern,
+  type SolveProgram,
+} from "./cutModel";
+import { firstPatterns, generate, onOtherBars, type Relaxed } from "./cutPatterns";
+import { bestPlan } from "./cutPlan";
+import { leastSum, leastTotal } from "./cutTotals";
 import { oneLargeOffcut } from "./largeOffcut";
 
 /** A length that bars are had in: on sale, or so many on hand. */
@@ -19,7 +33,7 @@ export interface WantedPiece {
 
 /** Pieces wanted, the bars there are, and what the saw takes. */
 export interface CutProblem {
-  readonly kerfMm: number;
+  readonly sawCutMm: number;
   /** Taken off each end of a bought bar, the saw's cut included: ends come damaged. */
   readonly trimMm: number;
   readonly bars: readonly BarKind[];
@@ -47,14 +61,16 @@ export type CutList =
       readonly cost: number;
       /** No plan does with less: money, or bars and then length. */
       readonly least: { readonly cost: number } | { readonly bars: number; readonly lengthMm: number };
+      /** Whether every piece is cut and nothing does with less. */
       readonly proved: boolean;
       /** Pieces for which the bars on hand do not reach, when none are on sale that give them. */
       readonly uncut: readonly { readonly lengthMm: number; readonly count: number }[];
     };
 
 export const MOST_PIECES = 2000;
-const MOST_BOUGHT_KINDS = 3;
-const MOST_HAND_KINDS = 40;
+/** Lengths on sale that one list takes, and lengths on hand. */
+export const MOST_BOUGHT_KINDS = 3;
+export const MOST_HAND_KINDS = 40;
 const CENTS = 100;
 /** Dearer than any plan, so that a piece is left out only when it must be. */
 const UNCUT_TIMES = MOST_PIECES;
@@ -65,12 +81,12 @@ export interface CutProgress {
 }
 
 /**
- * Cuts pieces out of bars, with the bound that proves the plan. Pieces fit a bar when Σ length + kerf·(pieces − 1) ≤ bar.
+ * Cuts pieces out of bars, with the bound that proves the plan. Pieces fit a bar when Σ length + saw cut·(pieces − 1) ≤ bar.
  * Bounds come from the linear program over all patterns, solved by column generation and rounded up to a total that can be
  * had; the plan from dives and the integer program over its columns. Of the plan found, what is left over is pushed into
  * one bar.
  *
- * @param problem lengths in mm: pieces and bars over 0 to 100 000, kerf 0–50, trim 0–1000; 2000 pieces, 3 lengths on sale
+ * @param problem lengths in mm: pieces and bars over 0 to 100 000, saw cut 0–50, trim 0–1000; 2000 pieces, 3 lengths on sale
  * @param solve solves the programs; core has no solver of its own
  * @param onProgress hears of better plans and the bound
  * @returns the plan, its bounds and whether they meet; or the lengths that fit no bar
@@ -78,46 +94,68 @@ export interface CutProgress {
  * @source Gilmore and Gomory 1961, A linear programming approach to the cutting-stock problem, Operations Research 9(6);
  *   cases in tests/reference/place/cutlist.json
  */
-export function cutList(problem: CutProblem, solve: SolveProgram, onProgress?: (progress: CutProgress) => void): CutList {
-  const { types, bars, kerf, scale } = inWholeSteps(problem);
+export function cutList(
+  problem: CutProblem,
+  solve: SolveProgram,
+  onProgress?: (progress: CutProgress) => void,
+): CutList {
+  const { types, bars, sawCut, scale } = inWholeSteps(problem);
   const longest = Math.max(...bars.map(({ length }) => length));
   const tooLong = types.filter(({ length }) => length > longest).map(({ length }) => length / scale);
   if (tooLong.length > 0) return { kind: "too-long", lengthsMm: tooLong };
-  const model: Model = { types, bars, kerf, solve };
-  const found = types.length === 0 ? NOTHING : problem.objective === "money" ? cheapest(problem, model, onProgress) : fewest(problem, model, scale, onProgress); // prettier-ignore
+  const model: Model = { types, bars, sawCut, solve };
+  const found =
+    types.length === 0
+      ? NOTHING
+      : problem.objective === "money"
+        ? cheapest(problem, model, onProgress)
+        : fewest(problem, model, scale, onProgress);
   return plan(found, problem, model, scale);
-} // prettier-ignore
+}
 
 interface Found {
   readonly chosen: readonly Chosen[];
   readonly least: { readonly cost: number } | { readonly bars: number; readonly lengthMm: number };
-  readonly proved: boolean;
+  /** Whether what was found comes to no more than that. */
+  readonly meetsBound: boolean;
 }
-const NOTHING: Found = { chosen: [], least: { bars: 0, lengthMm: 0 }, proved: true };
+const NOTHING: Found = { chosen: [], least: { bars: 0, lengthMm: 0 }, meetsBound: true };
 
 const kindsOf = ({ bars }: Model) => bars.map((_, bar) => bar);
+
 /** When bars on hand may run out and none on sale is as long, pieces may have to be left out. */
-const mayLackBars = ({ bars, types }: Model) => Math.max(0, ...bars.filter(({ limit }) => limit === null).map(({ length }) => length)) < Math.max(...types.map(({ length }) => length)); // prettier-ignore
+function mayLackBars({ bars, types }: Model): boolean {
+  const longestBought = Math.max(0, ...bars.filter(({ limit }) => limit === null).map(({ length }) => length));
+  return longestBought < Math.max(...types.map(({ length }) => length));
+}
+
+/** The linear program's optimum for a goal that can be reached: pieces may stay uncut where bars run out. */
+function relaxedOf(patterns: Pattern[], goal: Goal, model: Model): Relaxed {
+  const relaxed = generate(patterns, goal, model);
+  if (!relaxed) throw new Error("cutList: the linear program of a list that can be cut has no solution");
+  return relaxed;
+}
 
 function cheapest({ bars }: CutProblem, model: Model, onProgress?: (progress: CutProgress) => void): Found {
   const cost = (bar: number) => Math.round(bars[bar]!.price * CENTS);
-  const most = Math.max(1, ...kindsOf(model).map(cost));
-  const goal: Goal = { bars: kindsOf(model), cost, mostBought: null, uncutCost: mayLackBars(model) ? most * UNCUT_TIMES : null }; // prettier-ignore
+  const costs = kindsOf(model).map(cost);
+  const most = Math.max(1, ...costs);
+  const uncutCost = mayLackBars(model) ? most * UNCUT_TIMES : null;
+  const goal: Goal = { bars: kindsOf(model), cost, mostBought: null, uncutCost };
   const patterns = kindsOf(model).flatMap((bar) => firstPatterns(bar, model));
-  const bound = generate(patterns, goal, model).objective - EPSILON * most;
-  const prices = [
-    ...new Set(
-      kindsOf(model)
-        .map(cost)
-        .filter((price) => price > 0),
-    ),
-  ];
-  const least = roundedUp(bound, goal, (rest) => leastSum(prices, rest));
-  const chosen = bestPlan(patterns, goal, least, model, (best) =>
+  const relaxed = relaxedOf(patterns, goal, model);
+  const prices = [...new Set(costs.filter((price) => price > 0))];
+  const least = roundedUp(relaxed.objective - EPSILON * most, goal, (rest) => leastSum(prices, rest));
+  const search = { patterns, goal, relaxed, bound: least };
+  const { chosen, bound } = bestPlan(search, model, (best) =>
     onProgress?.({ best: best / CENTS, bound: least / CENTS }),
   );
-  const cents = Math.max(0, Math.ceil(least - uncutShare(chosen, goal, model) - EPSILON));
-  return { chosen, least: { cost: cents / CENTS }, proved: worth(chosen, goal, model) <= least + 2 * EPSILON * most };
+  const cents = Math.max(0, Math.ceil(bound - uncutShare(chosen, goal, model) - EPSILON));
+  return {
+    chosen,
+    least: { cost: cents / CENTS },
+    meetsBound: worth(chosen, goal, model) <= bound + 2 * EPSILON * most,
+  };
 }
 
 function fewest(problem: CutProblem, model: Model, scale: number, onProgress?: (progress: CutProgress) => void): Found {
@@ -126,24 +164,50 @@ function fewest(problem: CutProblem, model: Model, scale: number, onProgress?: (
   const uncut = mayLackBars(model);
   // Of what is bought, the longest does best when only bars are counted.
   const longest = bought.length > 0 ? [longestOf(bought, model)] : [];
-  const byBar: Goal = { bars: [...longest, ...onHand], cost: (bar) => (isBought(model, bar) ? 1 : 0), mostBought: null, uncutCost: uncut ? MOST_PIECES : null };
+  const byBar: Goal = {
+    bars: [...longest, ...onHand],
+    cost: (bar) => (isBought(model, bar) ? 1 : 0),
+    mostBought: null,
+    uncutCost: uncut ? MOST_PIECES : null,
+  };
   const patterns = byBar.bars.flatMap((bar) => firstPatterns(bar, model));
-  const bound = Math.ceil(generate(patterns, byBar, model).objective - EPSILON);
-  const fewestBars = bestPlan(patterns, byBar, bound, model, (best) => onProgress?.({ best, bound }));
-  const left = uncutShare(fewestBars, byBar, model);
-  const [count, leastBars] = [worth(fewestBars, byBar, model) - left, Math.max(0, bound - left)];
+  const relaxed = relaxedOf(patterns, byBar, model);
+  const barBound = Math.ceil(relaxed.objective - EPSILON);
+  const fewestBars = bestPlan({ patterns, goal: byBar, relaxed, bound: barBound }, model, (best) =>
+    onProgress?.({ best, bound: barBound }),
+  );
+  const left = uncutShare(fewestBars.chosen, byBar, model);
+  const count = worth(fewestBars.chosen, byBar, model) - left;
+  const leastBars = Math.max(0, Math.ceil(fewestBars.bound - EPSILON) - left);
+  const meetsBars = count <= leastBars;
   // Bought is the whole bar, its damaged ends too.
   const stock = (bar: number) => Math.round(problem.bars[bar]!.lengthMm * scale);
-  if (bought.length < 2) return { chosen: fewestBars, least: { bars: leastBars, lengthMm: (leastBars * (longest.length > 0 ? stock(longest[0]!) : 0)) / scale }, proved: count <= leastBars };
+  if (bought.length < 2) {
+    const lengthMm = longest.length > 0 ? (leastBars * stock(longest[0]!)) / scale : 0;
+    return { chosen: fewestBars.chosen, least: { bars: leastBars, lengthMm }, meetsBound: meetsBars };
+  }
   const most = Math.max(...bought.map(stock));
-  const byLength: Goal = { bars: kindsOf(model), cost: (bar) => (isBought(model, bar) ? stock(bar) : 0), mostBought: count, uncutCost: uncut ? most * MOST_PIECES : null };
-  patterns.push(...shorterBars(patterns, bought, model));
-  const lengthBound = generate(patterns, byLength, model).objective - EPSILON * most;
-  const least = roundedUp(lengthBound, byLength, (rest) => leastTotal([...new Set(bought.map(stock))], count, rest));
-  const chosen = bestPlan(patterns, byLength, least, model);
-  const leastLength = Math.max(0, Math.ceil(least - uncutShare(chosen, byLength, model) - EPSILON));
-  return { chosen, least: { bars: leastBars, lengthMm: leastLength / scale }, proved: count <= leastBars && worth(chosen, byLength, model) <= least + 2 * EPSILON * most };
-} // prettier-ignore
+  const byLength: Goal = {
+    bars: kindsOf(model),
+    cost: (bar) => (isBought(model, bar) ? stock(bar) : 0),
+    mostBought: count,
+    uncutCost: uncut ? most * MOST_PIECES : null,
+  };
+  patterns.push(...onOtherBars(patterns, bought, model));
+  const byLengthRelaxed = relaxedOf(patterns, byLength, model);
+  const stocks = [...new Set(bought.map(stock))];
+  const lengthBound = roundedUp(byLengthRelaxed.objective - EPSILON * most, byLength, (rest) =>
+    leastTotal(stocks, count, rest),
+  );
+  const search = { patterns, goal: byLength, relaxed: byLengthRelaxed, bound: lengthBound, known: fewestBars.chosen };
+  const { chosen, bound } = bestPlan(search, model);
+  const leastLength = Math.max(0, Math.ceil(bound - uncutShare(chosen, byLength, model) - EPSILON));
+  return {
+    chosen,
+    least: { bars: leastBars, lengthMm: leastLength / scale },
+    meetsBound: meetsBars && worth(chosen, byLength, model) <= bound + 2 * EPSILON * most,
+  };
+}
 
 /** A bound raised to a total that can be had: whole pieces uncut, and for the rest what bars can come to. */
 function roundedUp(bound: number, { uncutCost }: Goal, leastOfBars: (rest: number) => number): number {
@@ -152,16 +216,22 @@ function roundedUp(bound: number, { uncutCost }: Goal, leastOfBars: (rest: numbe
   return Math.min(uncut * uncutCost + leastOfBars(bound - uncut * uncutCost), (uncut + 1) * uncutCost);
 }
 
-/** What of a plan's worth stands for the pieces that it leaves uncut. */
-function uncutShare(chosen: readonly Chosen[], goal: Goal, model: Model): number {
-  return goal.uncutCost === null ? 0 : worth(chosen, goal, model) - worth(chosen, { ...goal, uncutCost: null }, model);
+/** What part of a plan's worth is for the pieces that it leaves uncut. */
+function uncutShare(chosen: readonly Chosen[], { uncutCost }: Goal, model: Model): number {
+  return (uncutCost ?? 0) * uncutOf(chosen, model).reduce((sum, count) => sum + count, 0);
 }
 
 /** Whole numbers of the coarsest step of 1, 0.1 or 0.01 mm that holds all lengths exactly. */
-function inWholeSteps({ kerfMm, trimMm, bars, pieces }: CutProblem) {
-  requireRange("cutList", "kerfMm", kerfMm, 0, 50);
+function inWholeSteps({ sawCutMm, trimMm, bars, pieces }: CutProblem) {
+  requireRange("cutList", "sawCutMm", sawCutMm, 0, 50);
   requireRange("cutList", "trimMm", trimMm, 0, 1000);
-  requireWhole("cutList", "number of stock lengths on sale", bars.filter(({ onHand }) => onHand === null).length, 0, MOST_BOUGHT_KINDS); // prettier-ignore
+  requireWhole(
+    "cutList",
+    "number of stock lengths on sale",
+    bars.filter(({ onHand }) => onHand === null).length,
+    0,
+    MOST_BOUGHT_KINDS,
+  );
   requireWhole("cutList", "number of bar lengths", bars.length, 1, MOST_BOUGHT_KINDS + MOST_HAND_KINDS);
   for (const { lengthMm, price, onHand } of bars) {
     requireRange("cutList", "stockLengthMm", lengthMm, 1, 100_000);
@@ -172,8 +242,14 @@ function inWholeSteps({ kerfMm, trimMm, bars, pieces }: CutProblem) {
     requireRange("cutList", "lengthMm", piece.lengthMm, 0.01, 100_000);
     requireWhole("cutList", "count", piece.count, 0, MOST_PIECES);
   }
-  requireWhole("cutList", "pieces in all", pieces.reduce((sum, { count }) => sum + count, 0), 0, MOST_PIECES); // prettier-ignore
-  const all = [kerfMm, trimMm, ...bars.map(({ lengthMm }) => lengthMm), ...pieces.map(({ lengthMm }) => lengthMm)];
+  requireWhole(
+    "cutList",
+    "pieces in all",
+    pieces.reduce((sum, { count }) => sum + count, 0),
+    0,
+    MOST_PIECES,
+  );
+  const all = [sawCutMm, trimMm, ...bars.map(({ lengthMm }) => lengthMm), ...pieces.map(({ lengthMm }) => lengthMm)];
   const scale = [1, 10].find((step) => all.every((mm) => Math.abs(mm * step - Math.round(mm * step)) < 1e-7)) ?? 100;
   const counts = new Map<number, number>();
   // A piece is never cut shorter than asked for, a bar never taken for longer than it is.
@@ -182,43 +258,14 @@ function inWholeSteps({ kerfMm, trimMm, bars, pieces }: CutProblem) {
     if (count > 0) counts.set(length, (counts.get(length) ?? 0) + count);
   }
   const types = [...counts].map(([length, count]) => ({ length, count })).sort((a, b) => b.length - a.length);
-  const usable = bars.map(({ lengthMm, onHand }) => ({ length: Math.max(0, Math.floor((lengthMm - (onHand === null ? 2 * trimMm : 0)) * scale + 1e-7)), limit: onHand })); // prettier-ignore
-  return { types, bars: usable, kerf: Math.ceil(kerfMm * scale - 1e-7), scale };
+  const usable = bars.map(({ lengthMm, onHand }) => ({
+    length: Math.max(0, Math.floor((lengthMm - (onHand === null ? 2 * trimMm : 0)) * scale + 1e-7)),
+    limit: onHand,
+  }));
+  return { types, bars: usable, sawCut: Math.ceil(sawCutMm * scale - 1e-7), scale };
 }
 
-/** The least total of so many bars that is not under the bound. */
-function leastTotal(lengths: readonly number[], bars: number, bound: number): number {
-  let best = Infinity;
-  const walk = (index: number, left: number, sum: number) => {
-    if (index === lengths.length - 1) {
-      const all = sum + left * lengths[index]!;
-      if (all >= bound && all < best) best = all;
-      return;
-    }
-    for (let times = 0; times <= left; times++) walk(index + 1, left - times, sum + times * lengths[index]!);
-  };
-  if (lengths.length > 0) walk(0, bars, 0);
-  return best;
-}
-
-/** The least sum of any numbers of some prices that is not under the bound. */
-function leastSum(prices: readonly number[], bound: number): number {
-  if (bound <= 0) return 0;
-  if (prices.length === 0) return Infinity;
-  let best = Infinity;
-  const walk = (index: number, sum: number) => {
-    const price = prices[index]!;
-    if (index === prices.length - 1) {
-      best = Math.min(best, sum + Math.max(0, Math.ceil((bound - sum) / price - 1e-9)) * price);
-      return;
-    }
-    for (let all = sum; all < bound + price; all += price) walk(index + 1, all);
-  };
-  walk(0, 0);
-  return best;
-}
-
-function plan(found: Found, problem: CutProblem, { types, bars, kerf }: Model, scale: number): CutList {
+function plan(found: Found, problem: CutProblem, { types, bars, sawCut }: Model, scale: number): CutList {
   const left = types.map(({ count }) => count);
   // A pattern may hold more than is still wanted; what is over is not cut.
   const cutUp = found.chosen.flatMap(({ pattern, times }) =>
@@ -231,10 +278,14 @@ function plan(found: Found, problem: CutProblem, { types, bars, kerf }: Model, s
       }),
     })),
   );
-  const used = oneLargeOffcut(cutUp.filter(({ cuts }) => cuts.length > 0), bars.map(({ length }) => length), kerf); // prettier-ignore
+  const used = oneLargeOffcut(
+    cutUp.filter(({ cuts }) => cuts.length > 0),
+    bars.map(({ length }) => length),
+    sawCut,
+  );
   const labels = labelsByLength(problem, scale);
   const made = used.map(({ bar, cuts }): CutBar => {
-    const spent = cuts.reduce((sum, length) => sum + length + kerf, 0);
+    const spent = cuts.reduce((sum, length) => sum + length + sawCut, 0);
     return {
       stockMm: problem.bars[bar]!.lengthMm,
       onHand: problem.bars[bar]!.onHand !== null,
@@ -250,10 +301,12 @@ function plan(found: Found, problem: CutProblem, { types, bars, kerf }: Model, s
     boughtMm: bought.reduce((sum, { bar }) => sum + problem.bars[bar]!.lengthMm, 0),
     cost: bought.reduce((sum, { bar }) => sum + problem.bars[bar]!.price, 0),
     least: found.least,
-    proved: found.proved,
-    uncut: types.flatMap(({ length }, type) => (left[type]! > 0 ? [{ lengthMm: length / scale, count: left[type]! }] : [])),
+    proved: found.meetsBound && left.every((count) => count === 0),
+    uncut: types.flatMap(({ length }, type) =>
+      left[type]! > 0 ? [{ lengthMm: length / scale, count: left[type]! }] : [],
+    ),
   };
-} // prettier-ignore
+}
 
 /** What the pieces of a length are for, one after the other. */
 function labelsByLength({ pieces }: CutProblem, scale: number): Map<number, string[]> {

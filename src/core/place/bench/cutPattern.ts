@@ -25,17 +25,34 @@ export function bestPattern(
 ): BestPattern[] {
   const step = weights.reduce(commonStep, 0);
   return step > 1
-    ? inSteps(weights.map((weight) => weight / step), values, most, rooms.map((room) => Math.floor(room / step)))
+    ? inSteps(
+        weights.map((weight) => weight / step),
+        values,
+        most,
+        rooms.map((room) => Math.floor(room / step)),
+      )
     : inSteps(weights, values, most, rooms);
-} // prettier-ignore
+}
 
 const commonStep = (a: number, b: number): number => (b === 0 ? a : commonStep(b, a % b));
 
-function inSteps(weights: readonly number[], values: readonly number[], most: readonly number[], rooms: readonly number[]): BestPattern[] {
+function inSteps(
+  weights: readonly number[],
+  values: readonly number[],
+  most: readonly number[],
+  rooms: readonly number[],
+): BestPattern[] {
   const room = Math.max(...rooms);
   const lots = weights.flatMap((weight, kind) =>
-    values[kind]! > 0 ? splitCount(Math.min(most[kind]!, Math.floor(room / weight))).map((count) => ({ kind, count, weight: count * weight, value: count * values[kind]! })) : [],
-  ); // prettier-ignore
+    values[kind]! > 0
+      ? splitCount(Math.min(most[kind]!, Math.floor(room / weight))).map((count) => ({
+          kind,
+          count,
+          weight: count * weight,
+          value: count * values[kind]!,
+        }))
+      : [],
+  );
   const best = new Float64Array(room + 1);
   const taken = lots.map(() => new Uint8Array(room + 1));
   for (const [index, lot] of lots.entries()) {
@@ -59,7 +76,7 @@ function inSteps(weights: readonly number[], values: readonly number[], most: re
     }
     return { counts, value: best[length]! };
   });
-} // prettier-ignore
+}
 
 /** 1, 2, 4 … and the rest: sums of some of them are every count up to the whole. */
 function splitCount(count: number): number[] {

@@ -1,9 +1,27 @@
-import { told } from "../../units/told";
-import { ACCESS, AISLE, LINES_PER_VALVE, MIX, count, mixLitres, number, parallelLines, pieces, points, reachWarnings, valves, type MixPart } from "./shared"; // prettier-ignore
+import { requireWhole } from "../../units/range";
+import {
+  ACCESS,
+  AISLE,
+  DRIP_LINE,
+  DRIP_LINE_MEASURES,
+  LINES_PER_VALVE,
+  MIX,
+  count,
+  mixLitres,
+  number,
+  parallelLines,
+  material,
+  pieces,
+  points,
+  reachWarnings,
+  valves,
+  type DripLine,
+  type MixPart,
+} from "./shared";
 import type { PointM, StandCounts, StandModel } from "./model";
 
 /** Buckets in one or more rows. */
-export interface BucketLine {
+export interface BucketLine extends DripLine {
   readonly kind: "bucket-line";
   readonly lines: number;
   readonly bucketsPerLine: number;
@@ -28,13 +46,15 @@ const TUBE_PER_EMITTER_M = 0.6;
  * @example bucketSites(24, 2) // 48
  */
 export function bucketSites(buckets: number, plantsPerBucket: number): number {
+  requireWhole("bucketSites", "buckets", buckets, 0, 1_000_000);
+  requireWhole("bucketSites", "plantsPerBucket", plantsPerBucket, 0, 1000);
   return buckets * plantsPerBucket;
 }
 
 function counts(spec: BucketLine): StandCounts {
   const sitesPerLine = bucketSites(spec.bucketsPerLine, spec.plantsPerBucket);
   const warnings = spec.lines > 1 ? reachWarnings(0, spec.aisleM, true) : [];
-  if (spec.bucketDiameterM > spec.bucketSpacingM) warnings.unshift("The buckets are wider than their spacing.");
+  if (spec.bucketDiameterM > spec.bucketSpacingM) warnings.unshift({ kind: "wide-buckets" });
   return {
     lines: spec.lines,
     sitesPerLine,
@@ -42,11 +62,9 @@ function counts(spec: BucketLine): StandCounts {
     lineAreaM2: spec.bucketsPerLine * spec.bucketSpacingM * spec.bucketDiameterM,
     slackM: null,
     evenedPitchM: null,
-    facts: [
-      { label: "Medium for a plant", value: spec.bucketVolumeL / spec.plantsPerBucket, dimension: "volume", how: "Volume of a bucket over the plants in it." },
-    ],
+    facts: [{ kind: "medium-per-plant", value: spec.bucketVolumeL / spec.plantsPerBucket, dimension: "volume" }],
     warnings,
-  }; // prettier-ignore
+  };
 }
 
 function sitePoints(spec: BucketLine): PointM[] {
@@ -61,10 +79,30 @@ function sitePoints(spec: BucketLine): PointM[] {
 }
 
 export const BUCKET_LINE: StandModel<BucketLine> = {
-  words: { name: "Bucket line", line: "row", site: "bucket place", about: "Buckets of medium on drip: tall fruit crops on strings." },
+  words: {
+    name: "Bucket line",
+    line: "row",
+    site: "bucket place",
+    about: "Buckets of medium on drip: tall fruit crops on strings.",
+  },
   example: {
-    kind: "bucket-line", lines: 1, bucketsPerLine: 12, bucketSpacingM: 0.5, bucketDiameterM: 0.3, bucketVolumeL: 15, plantsPerBucket: 1,
-    aisleM: 0.9, accessM: 0, linesPerValve: 1, emittersPerBucket: 2, emitterFlowLph: 2, mix: [{ name: "coir", parts: 7 }, { name: "perlite", parts: 3 }],
+    kind: "bucket-line",
+    lines: 1,
+    bucketsPerLine: 12,
+    bucketSpacingM: 0.5,
+    bucketDiameterM: 0.3,
+    bucketVolumeL: 15,
+    plantsPerBucket: 1,
+    aisleM: 0.9,
+    accessM: 0,
+    linesPerValve: 1,
+    emittersPerBucket: 2,
+    emitterFlowLph: 2,
+    ...DRIP_LINE,
+    mix: [
+      { name: "coir", parts: 7 },
+      { name: "perlite", parts: 3 },
+    ],
   },
   measures: [
     count("lines", "Rows", 2000),
@@ -78,6 +116,7 @@ export const BUCKET_LINE: StandModel<BucketLine> = {
     LINES_PER_VALVE,
     count("emittersPerBucket", "Emitters on a bucket", 50, undefined, 0),
     number("emitterFlowLph", "Emitter flow", "flow", 0, 1000),
+    ...DRIP_LINE_MEASURES,
     MIX,
   ],
   stretch: { along: { measure: "bucketsPerLine", by: "count" }, across: { measure: "lines", by: "count" } },
@@ -90,20 +129,23 @@ export const BUCKET_LINE: StandModel<BucketLine> = {
     linesPerValve: spec.linesPerValve,
     limited: true,
   }),
-  water: () => ({ heldL: 0, drainBackL: 0, how: "The medium holds the water; nothing comes back to a tank." }),
+  water: () => ({ heldL: 0, drainBackL: 0, how: "buckets" }),
   materials: (spec) => {
     const buckets = spec.lines * spec.bucketsPerLine;
     const emitters = buckets * spec.emittersPerBucket;
     return [
-      pieces(`bucket, ${told(spec.bucketVolumeL, "volume")}`, buckets),
+      pieces("bucket", buckets, { value: spec.bucketVolumeL, dimension: "volume" }),
       ...mixLitres(buckets * spec.bucketVolumeL, spec.mix),
-      pieces(`emitter, ${told(spec.emitterFlowLph, "flow")}`, emitters),
-      { item: "spaghetti tube", quantity: emitters * TUBE_PER_EMITTER_M, unit: "m" },
+      pieces("emitter", emitters, { value: spec.emitterFlowLph, dimension: "flow" }),
+      material("spaghetti tube", emitters * TUBE_PER_EMITTER_M, "m"),
       pieces("emitter stake", emitters),
-      { item: `lateral tube, ${told(16, "bore")}`, quantity: spec.lines * spec.bucketsPerLine * spec.bucketSpacingM, unit: "m" },
+      material("lateral tube", spec.lines * spec.bucketsPerLine * spec.bucketSpacingM, "m", {
+        value: 16,
+        dimension: "bore",
+      }),
       pieces("lateral end", spec.lines),
       pieces("string with clips", spec.lines * spec.bucketsPerLine * spec.plantsPerBucket),
       valves(spec.lines, spec.linesPerValve),
     ];
   },
-}; // prettier-ignore
+};

@@ -1,5 +1,4 @@
-import { inUnits } from "../../units/told";
-import { METRIC } from "../../units/dimensions";
+import type { StandFactKind, StandFinding } from "../findings";
 import { standChecks, headspaceWarning } from "../standChecks";
 import { standCounts } from "../standCounts";
 import { isInSight, lineLabel, lineSitePoints, standFootprint, standLayout } from "../standLayout";
@@ -9,7 +8,17 @@ import type { ChannelBank } from "./channelBank";
 
 const examples = STAND_KINDS.map((kind) => STAND_MODELS[kind].example as StandSpec);
 const bank = STAND_MODELS["channel-bank"].example;
-const words = (spec: StandSpec) => inUnits(standCounts(spec).warnings, METRIC).join(" ");
+const examplesByKind = {
+  "raft-pond": STAND_MODELS["raft-pond"].example,
+  "shoots-rack": STAND_MODELS["shoots-rack"].example,
+  "flood-bench": STAND_MODELS["flood-bench"].example,
+  towers: STAND_MODELS.towers.example,
+  "media-bed": STAND_MODELS["media-bed"].example,
+  "wicking-bed": STAND_MODELS["wicking-bed"].example,
+  "drip-beds": STAND_MODELS["drip-beds"].example,
+  "bucket-line": STAND_MODELS["bucket-line"].example,
+};
+const doubts = (spec: StandSpec) => standCounts(spec).warnings;
 
 test.each(examples)("the example of a $kind counts, draws and is sound", (spec) => {
   const counts = standCounts(spec);
@@ -28,7 +37,7 @@ test.each(examples)("the example of a $kind counts, draws and is sound", (spec) 
     expect(xM).toBeLessThanOrEqual(layout.lines[0]!.lengthM);
     expect(yM).toBeLessThanOrEqual(layout.lines[0]!.widthM);
   }
-  for (const { quantity, item } of modelOf(spec).materials(spec)) expect([item, quantity > 0]).toEqual([item, true]);
+  for (const { quantity, id } of modelOf(spec).materials(spec)) expect([id, quantity > 0]).toEqual([id, true]);
   const names = layout.lines.map((_, line) => lineLabel(spec, line));
   expect(new Set(names).size).toBe(names.length);
 });
@@ -46,77 +55,149 @@ test.each(examples)("every measure of a $kind is there in its example, and in it
 
 test("a graded line holds its zones, and says when a zone cannot take what the one before hands on", () => {
   const graded: ChannelBank = {
-    ...bank, lineLengthM: 6, endMarginM: 0.1,
-    zones: [{ lengthM: 2.1, pitchM: 0.1, weeks: 2 }, { lengthM: 3.9, pitchM: 0.2, weeks: 2 }],
-  }; // prettier-ignore
+    ...bank,
+    lineLengthM: 6,
+    endMarginM: 0.1,
+    zones: [
+      { lengthM: 2.1, pitchM: 0.1, weeks: 2 },
+      { lengthM: 3.9, pitchM: 0.2, weeks: 2 },
+    ],
+  };
   expect(standCounts(graded)).toMatchObject({ sitesPerLine: 40, slackM: null });
   // 12 lines: 21 sites for two weeks give on 126 a week, 19 sites take 114.
-  expect(words(graded)).toContain("Zone 2 takes 114 plants a week, zone 1 hands on 126.");
+  expect(doubts(graded)).toEqual([{ kind: "zone-overrun", zone: 2, takesPerWeek: 114, passedOnPerWeek: 126 }]);
   const even = graded.zones.map((zone, index) => ({ ...zone, weeks: index === 0 ? 2.3 : 2 }));
-  expect(words({ ...graded, zones: even })).toBe("");
-  expect(words({ ...graded, zones: [{ lengthM: 5, pitchM: 0.2, weeks: 1 }] })).toContain("The zones come to 5 m, the line is 6 m long.");
-  expect(words({ ...graded, zones: [{ lengthM: 6, pitchM: 0.07, weeks: 1 }] })).toContain("20 mm of channel is left");
-}); // prettier-ignore
+  expect(doubts({ ...graded, zones: even })).toEqual([]);
+  expect(doubts({ ...graded, zones: [{ lengthM: 5, pitchM: 0.2, weeks: 1 }] })).toContainEqual({
+    kind: "zones-length",
+    zonesM: 5,
+    lineM: 6,
+  });
+  expect(doubts({ ...graded, zones: [{ lengthM: 6, pitchM: 0.07, weeks: 1 }] })).toContainEqual(
+    expect.objectContaining({ kind: "thin-plastic", plasticLeftMm: expect.closeTo(20, 9) }),
+  );
+});
 
-test("water that stands and water that comes back, kind by kind", () => {
+test("water that is held and water that drains back, kind by kind", () => {
   const held = (spec: StandSpec) => standWater(spec);
   expect(held({ ...bank, damMm: 25, fallOneIn: 100, lineLengthM: 4, lines: 8 }).heldL).toBeCloseTo(25, 3);
-  expect(held({ ...bank, section: "round", channelWidthM: 0.0692, lineLengthM: 12, lines: 1 }).drainBackL).toBeCloseTo(1.046128, 5); // prettier-ignore
-  expect(held({ ...STAND_MODELS["raft-pond"].example, ponds: 2, pondLengthM: 2, pondWidthM: 1, waterDepthM: 0.3 }).heldL).toBeCloseTo(1200, 9); // prettier-ignore
+  expect(held({ ...bank, section: "round", channelWidthM: 0.0692, lineLengthM: 12, lines: 1 }).drainBackL).toBeCloseTo(
+    1.046128,
+    5,
+  );
+  expect(
+    held({ ...STAND_MODELS["raft-pond"].example, ponds: 2, pondLengthM: 2, pondWidthM: 1, waterDepthM: 0.3 }).heldL,
+  ).toBeCloseTo(1200, 9);
   expect(held(STAND_MODELS["flood-bench"].example).drainBackL).toBeCloseTo(92.16, 9);
   expect(held(STAND_MODELS.towers.example).drainBackL).toBeCloseTo(6, 9);
   const media = STAND_MODELS["media-bed"].example;
   const waterL = 3 * 0.9 * 0.22 * 0.4 * 1000;
   expect(held(media).drainBackL).toBeCloseTo(waterL, 9);
-  expect(held({ ...media, drains: "stays full" })).toMatchObject({ heldL: 2 * waterL, drainBackL: 0 });
+  expect(held({ ...media, drains: "stays-full" })).toMatchObject({ heldL: 2 * waterL, drainBackL: 0 });
   expect(held(STAND_MODELS["wicking-bed"].example).heldL).toBeCloseTo(4 * 2.4 * 1.2 * 0.2 * 0.4 * 1000, 9);
 });
 
-test("flow and water are told by the plant and by the hour", () => {
-  const fact = (spec: StandSpec, label: string) => standCounts(spec).facts.find((one) => one.label === label)!.value;
-  expect(fact(bank, "Flow for a plant")).toBeCloseTo(90 / 24, 9);
-  expect(fact(STAND_MODELS["raft-pond"].example, "Water goes round in an hour")).toBeCloseTo(600 / 1440, 9);
+test("flow per plant and turns of the water per hour", () => {
+  const fact = (spec: StandSpec, kind: StandFactKind) =>
+    standCounts(spec).facts.find((one) => one.kind === kind)!.value;
+  expect(fact(bank, "flow-per-plant")).toBeCloseTo(90 / 24, 9);
+  expect(fact(STAND_MODELS["raft-pond"].example, "turnover")).toBeCloseTo(600 / 1440, 9);
 });
 
-test("what is doubtful about each kind is said", () => {
-  const pond = STAND_MODELS["raft-pond"].example;
-  expect(words({ ...pond, waterDepthM: 0.1 })).toContain("under 0.15 m deep");
-  expect(words({ ...pond, raftLengthM: 1.7 })).toContain("lies open between the rafts");
-  expect(words({ ...pond, pitchM: 0.05 })).toContain("10 mm of raft is left");
-  expect(words({ ...STAND_MODELS.towers.example, tiers: 12 })).toContain("top tier stands 2.28 m high");
-  expect(words({ ...STAND_MODELS["flood-bench"].example, fillFlowLph: 100 })).toContain("quarter of an hour to fill");
-  expect(words({ ...STAND_MODELS["flood-bench"].example, potMm: 200 })).toContain("pots are wider than their pitch");
-  expect(words({ ...STAND_MODELS["media-bed"].example, waterDepthM: 0.29 })).toContain("grows algae");
-  expect(words({ ...STAND_MODELS["wicking-bed"].example, mediumDepthM: 0.5 })).toContain("Water rises about 0.3 m");
-  expect(words({ ...STAND_MODELS["drip-beds"].example, rows: 8 })).toContain("Rows are so near");
-  expect(words({ ...STAND_MODELS["bucket-line"].example, bucketDiameterM: 0.6 })).toContain("wider than their spacing");
-  expect(words({ ...STAND_MODELS["shoots-rack"].example, rinsesPerDay: 0.5 })).toContain("heats and spoils");
-  expect(words({ ...bank, outletHeightM: 1.7 })).toContain("out of easy reach");
-  expect(words({ ...bank, endMarginM: 0.04 })).toContain("15 mm of channel is left before the first hole");
+test("what is doubtful about each kind is found, with its figures", () => {
+  const { "raft-pond": pond, "shoots-rack": shoots, "flood-bench": bench, towers } = examplesByKind;
+  const found: readonly (readonly [StandSpec, StandFinding])[] = [
+    [
+      { ...pond, waterDepthM: 0.1 },
+      { kind: "shallow-pond", leastM: 0.15 },
+    ],
+    [
+      { ...pond, raftLengthM: 1.7 },
+      { kind: "open-water", openShare: expect.closeTo(0.2917, 4) },
+    ],
+    [
+      { ...pond, pitchM: 0.05 },
+      { kind: "thin-plastic", part: "raft", plasticLeftMm: 10, leastMm: 25 },
+    ],
+    [
+      { ...towers, tiers: 12 },
+      { kind: "high-tier", topM: expect.closeTo(2.28, 9) },
+    ],
+    [
+      { ...bench, fillFlowLph: 100 },
+      { kind: "slow-fill", minutes: expect.closeTo(55.296, 6) },
+    ],
+    [{ ...bench, potMm: 200 }, { kind: "wide-pots" }],
+    [{ ...examplesByKind["media-bed"], waterDepthM: 0.29 }, { kind: "wet-top" }],
+    [
+      { ...examplesByKind["wicking-bed"], mediumDepthM: 0.5 },
+      { kind: "dry-top", riseM: 0.3, mediumDepthM: 0.5 },
+    ],
+    [{ ...examplesByKind["drip-beds"], rows: 8 }, expect.objectContaining({ kind: "near-rows", pitchM: 0.3 })],
+    [{ ...examplesByKind["bucket-line"], bucketDiameterM: 0.6 }, { kind: "wide-buckets" }],
+    [
+      { ...shoots, rinsesPerDay: 0.5 },
+      { kind: "rare-rinse", usualPerDay: 2 },
+    ],
+    [
+      { ...bank, outletHeightM: 1.7 },
+      { kind: "high-inlet", inletM: expect.closeTo(1.85, 9) },
+    ],
+    [
+      { ...bank, endMarginM: 0.04 },
+      { kind: "thin-end", endMm: expect.closeTo(15, 9), leastMm: 25 },
+    ],
+  ];
+  for (const [spec, finding] of found) expect(doubts(spec)).toContainEqual(finding);
 });
 
 test("what is round a stand: root crops on film, shade at noon, a tank too small for what comes back", () => {
   const around = { latitudeDeg: 37.2, rootCrops: ["Carrots"] };
   const leaf = { ...bank, lines: 36 };
-  expect(standChecks(bank, around).warnings[0]).toContain("Root crops (Carrots)");
+  expect(standChecks(bank, around).warnings).toEqual([{ kind: "root-crops", crops: ["Carrots"] }]);
   expect(standChecks(STAND_MODELS["drip-beds"].example, around).warnings).toEqual([]);
   const [dark, bright] = standChecks(STAND_MODELS.towers.example, around).facts;
-  expect([dark!.label, bright!.label].map((label) => label.split(", ")[1])).toEqual(["darkest month", "brightest month"]); // prettier-ignore
+  expect([dark!.kind, bright!.kind]).toEqual(["shade-darkest", "shade-brightest"]);
   // At 29° in December the shadow of a 1.56 m top tier, 0.6 m away, reaches down to 1.23 m: six tiers are under it.
   expect([dark!.value, bright!.value]).toEqual([6, 0]);
   // South of the equator the dark month is June.
-  expect(standChecks(STAND_MODELS.towers.example, { ...around, latitudeDeg: -37.2 }).facts[0]!.how).toContain("June");
-  expect(headspaceWarning({ loopName: "Leaf", ...loopTankRoom({ kind: "recirculating", tankL: 600, workingL: 550, pump: null }, [leaf]) }).map((one) => inUnits(one, METRIC))[0]).toContain("86.4 L run back and the tank of the leaf loop has 50 L of room: it overflows"); // prettier-ignore
-  // Ten metres of pipe of 33.2 mm hold 8.66 L, which come back too unless a valve keeps them.
-  const pump = { pipeLengthM: 10, boreMm: 33.2, nonReturnValve: true };
-  expect(loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550, pump: { ...pump, nonReturnValve: false } }, [leaf])).toMatchObject({ pipeL: expect.closeTo(8.657, 3), drainBackL: expect.closeTo(95.057, 3), overflowL: expect.closeTo(5.057, 3) }); // prettier-ignore
+  expect(standChecks(STAND_MODELS.towers.example, { ...around, latitudeDeg: -37.2 }).facts[0]!.noon).toMatchObject({
+    month: 5,
+  });
   expect(
     headspaceWarning({
       loopName: "Leaf",
-      ...loopTankRoom({ kind: "recirculating", tankL: 640, workingL: 550, pump }, [leaf]),
+      ...loopTankRoom({ kind: "recirculating", tankL: 600, normalFillL: 550, pump: null }, [leaf]),
+    }),
+  ).toEqual([
+    {
+      kind: "tank-overflows",
+      loopName: "Leaf",
+      drainBackL: expect.closeTo(86.4, 9),
+      headspaceL: expect.closeTo(50, 9),
+    },
+  ]);
+  // Ten metres of pipe of 33.2 mm hold 8.66 L, which come back too unless a valve keeps them.
+  const pump = { pipeLengthM: 10, boreMm: 33.2, nonReturnValve: true };
+  expect(
+    loopTankRoom({ kind: "recirculating", tankL: 640, normalFillL: 550, pump: { ...pump, nonReturnValve: false } }, [
+      leaf,
+    ]),
+  ).toMatchObject({
+    pipeL: expect.closeTo(8.657, 3),
+    drainBackL: expect.closeTo(95.057, 3),
+    overflowL: expect.closeTo(5.057, 3),
+  });
+  expect(
+    headspaceWarning({
+      loopName: "Leaf",
+      ...loopTankRoom({ kind: "recirculating", tankL: 640, normalFillL: 550, pump }, [leaf]),
     }),
   ).toEqual([]);
-  expect(loopTankRoom({ kind: "run-to-waste", tankL: 600, workingL: 600, pump }, [leaf])).toMatchObject({ drainBackL: 0, overflowL: 0 }); // prettier-ignore
+  expect(loopTankRoom({ kind: "run-to-waste", tankL: 600, normalFillL: 600, pump }, [leaf])).toMatchObject({
+    drainBackL: 0,
+    overflowL: 0,
+  });
 });
 
 test("of racks the top shelf is seen from above, rack by rack", () => {

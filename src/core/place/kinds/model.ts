@@ -1,4 +1,5 @@
 import type { Dimension } from "../../units/dimensions";
+import type { StandFactKind, StandFinding, StandWaterHow } from "../findings";
 
 /** A rectangle in metres. */
 export interface RectM {
@@ -21,12 +22,13 @@ export interface StandLayout {
   readonly lines: readonly RectM[];
 }
 
-/** A figure of a kind of its own, and how it comes about. */
+/** A figure of a kind of its own. */
 export interface StandFact {
-  readonly label: string;
+  readonly kind: StandFactKind;
   readonly value: number;
   readonly dimension: Dimension;
-  readonly how: string;
+  /** Of shade at noon: the month, 0 for January, and how high the sun is then. */
+  readonly noon?: { readonly month: number; readonly elevationDeg: number };
 }
 
 export interface StandCounts {
@@ -40,16 +42,15 @@ export interface StandCounts {
   /** The pitch that would use the slack up. */
   readonly evenedPitchM: number | null;
   readonly facts: readonly StandFact[];
-  /** What is wrong or doubtful with the stand as measured, in plain words. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly StandFinding[];
 }
 
 export interface StandWater {
-  /** Litres that stand in all lines while nothing runs. */
+  /** Litres held in all lines while nothing runs. */
   readonly heldL: number;
   /** Litres on their way that run back into the tank when the pump stops. */
   readonly drainBackL: number;
-  readonly how: string;
+  readonly how: StandWaterHow;
 }
 
 /** What the lines of a stand want of their loop. */
@@ -57,14 +58,24 @@ export interface LineFlow {
   /** Flow that one line wants while it is open, L/h; 0 where there is no plumbing. */
   readonly lineFlowLph: number;
   readonly linesPerValve: number;
+  /** Lines that one flow goes through, one after another; 1 unless said. */
+  readonly linesPerRun?: number;
   /** Drip emitters give at most their nominal flow; open spigots share whatever the pump brings. */
   readonly limited: boolean;
 }
 
+/** A size by which a material is bought. */
+export interface MaterialSize {
+  readonly value: number;
+  readonly dimension: Dimension;
+}
+
 /** So many of something that a stand is built from. */
 export interface MaterialNeed {
-  /** The same words for the same thing, so that stands add up. */
-  readonly item: string;
+  /** The same for the same thing, so that stands add up and the shelf is found again: `net-cup:50`. */
+  readonly id: string;
+  readonly what: string;
+  readonly sizes: readonly MaterialSize[];
   readonly quantity: number;
   readonly unit: "pieces" | "m" | "m²" | "L";
 }
@@ -83,31 +94,58 @@ export interface NumberMeasure extends MeasureCommon {
   readonly least: number;
   readonly greatest: number;
   readonly whole?: true;
+  /** What is taken where nothing is said of it: in files and sets of before it was asked. */
+  readonly initial?: number | null;
   /** Must not be more than so many times another measure. */
   readonly atMost?: { readonly measure: string; readonly times: number; readonly words: string };
+  /** Must not be less than another measure, or than so much more. */
+  readonly atLeast?: { readonly measure: string; readonly plus?: number; readonly words: string };
+}
+
+/** Several numbers of one kind: one for each month, the times of a timer. */
+export interface NumbersMeasure extends MeasureCommon {
+  readonly type: "numbers";
+  readonly dimension: Dimension;
+  readonly least: number;
+  readonly greatest: number;
+  readonly fewest: number;
+  readonly most: number;
 }
 
 export interface ChoiceMeasure extends MeasureCommon {
   readonly type: "choice";
+  /** Stored is the value; a value without a label is its own. */
   readonly options: readonly string[];
+  readonly labels?: Readonly<Record<string, string>>;
 }
 
 /** Rows of a few columns: zones of a line, parts of a mix. */
 export interface ListMeasure extends MeasureCommon {
   readonly type: "list";
+  readonly least?: number;
   readonly most: number;
+  /** A column whose number rises from row to row. */
+  readonly rising?: string;
   readonly columns: readonly (NumberMeasure | (MeasureCommon & { readonly type: "text" }))[];
   readonly fresh: Readonly<Record<string, number | string>>;
   readonly addWords: string;
 }
 
 /** What a kind of stand is measured by; forms, checks, files and their schema are made from it. */
-export type Measure = NumberMeasure | ChoiceMeasure | ListMeasure;
+export type Measure =
+  NumberMeasure | NumbersMeasure | ChoiceMeasure | ListMeasure | (MeasureCommon & { readonly type: "switch" });
 
 /** Which measure grows when the stand is pulled longer or wider: a length, or a count of equal parts. */
 export interface Stretch {
   readonly measure: string;
   readonly by: "length" | "count";
+}
+
+/** What is round a stand. */
+export interface StandSurroundings {
+  readonly latitudeDeg: number;
+  /** Names of root crops that spend a stage in the stand's growing area. */
+  readonly rootCrops: readonly string[];
 }
 
 /** A kind of stand: what it is called, measured by, made of, and how it counts. */
@@ -131,6 +169,17 @@ export interface StandModel<Spec> {
   readonly flow: (spec: Spec) => LineFlow;
   readonly water: (spec: Spec) => StandWater;
   readonly materials: (spec: Spec) => readonly MaterialNeed[];
+  /** Whether a line is seen from above; without it every line is. */
+  readonly isInSight?: (spec: Spec, line: number) => boolean;
+  /** Several lines in words; without it their numbers, runs drawn together. */
+  readonly linesWords?: (spec: Spec, lines: readonly number[]) => string;
+  /** Doubts and figures that the measures alone do not tell. */
+  readonly checks?: (
+    spec: Spec,
+    around: StandSurroundings,
+  ) => { readonly warnings: readonly StandFinding[]; readonly facts: readonly StandFact[] };
+  /** Its sites are for young plants or trays: nothing grows up there. */
+  readonly forYoungPlants?: true;
   /** What a person calls a line; without it the word of the kind and its number. */
   readonly lineLabel?: (spec: Spec, line: number) => string;
 }

@@ -1,6 +1,7 @@
-import { told } from "../../units/told";
+import { runsOf } from "../runsOf";
+import { stepsIn } from "../fit";
 import { trayRack, type TrayRackCount } from "../trayRack";
-import { AISLE, count, number, NO_FLOW, pieces, points } from "./shared";
+import { AISLE, count, number, NO_FLOW, material, pieces, points } from "./shared";
 import type { Measure, PointM, RectM, StandCounts, StandLayout, StandModel } from "./model";
 
 interface Shelves {
@@ -43,11 +44,11 @@ function rackCounts(spec: AnyRack): StandCounts {
     slackM: null,
     evenedPitchM: null,
     facts: [
-      { label: "Trays on a shelf", value: found.traysPerShelf, dimension: "count", how: "Whole trays along times whole trays across, in the better of the two ways to turn them." },
-      { label: "Trays in all", value: found.trays, dimension: "count", how: "Racks × shelves × trays on a shelf." },
+      { kind: "trays-on-shelf", value: found.traysPerShelf, dimension: "count" },
+      { kind: "trays", value: found.trays, dimension: "count" },
     ],
-    warnings: found.traysPerShelf === 0 ? ["No tray fits on a shelf of this size."] : [],
-  }; // prettier-ignore
+    warnings: found.traysPerShelf === 0 ? [{ kind: "no-tray" }] : [],
+  };
 }
 
 function trayTurned(spec: AnyRack): readonly [alongM: number, acrossM: number] {
@@ -58,7 +59,7 @@ function trayTurned(spec: AnyRack): readonly [alongM: number, acrossM: number] {
 function layout(spec: AnyRack): StandLayout {
   const { traysPerShelf } = traysOf(spec);
   const [trayXM, trayYM] = trayTurned(spec);
-  const perRow = Math.max(1, Math.floor((spec.shelfLengthM + 0.001) / trayXM + 1e-9));
+  const perRow = Math.max(1, stepsIn(spec.shelfLengthM, trayXM));
   const lines: RectM[] = [];
   for (let rack = 0; rack < spec.racks; rack++) {
     const rackYM = rack * (spec.shelfWidthM + spec.aisleM);
@@ -100,6 +101,28 @@ function lineLabel(spec: AnyRack, line: number): string {
   return `${rackWords}shelf ${(shelf % spec.shelvesPerRack) + 1}, tray ${(line % traysPerShelf) + 1}`;
 }
 
+/** Trays shelf by shelf: "shelf 5, trays 1–2; shelf 6, tray 1". */
+function linesWords(spec: AnyRack, lines: readonly number[]): string {
+  const perShelf = Math.max(1, traysOf(spec).traysPerShelf);
+  const shelves = [...new Set(lines.map((line) => Math.floor(line / perShelf)))];
+  return shelves
+    .map((shelf) => {
+      const trays = lines.filter((line) => Math.floor(line / perShelf) === shelf);
+      const [head] = lineLabel(spec, trays[0]!).split(", tray ");
+      const names = runsOf(trays.map((line) => line % perShelf)).map(([a, b]) =>
+        a === b ? `${a + 1}` : `${a + 1}–${b + 1}`,
+      );
+      return `${head}, tray${trays.length > 1 ? "s" : ""} ${names.join(", ")}`;
+    })
+    .join("; ");
+}
+
+/** Trays of lower shelves lie under those of the top one. */
+function isInSight(spec: AnyRack, line: number): boolean {
+  const { traysPerShelf } = traysOf(spec);
+  return line % (traysPerShelf * spec.shelvesPerRack) < traysPerShelf;
+}
+
 const SHELF_MEASURES: readonly Measure[] = [
   count("racks", "Racks", 1000),
   count("shelvesPerRack", "Shelves on each", 50),
@@ -114,32 +137,77 @@ const STRETCH = {
 } as const;
 
 export const TRAY_RACK: StandModel<TrayRack> = {
-  words: { name: "Tray rack", line: "tray", site: "cell", about: "Plug trays on shelves: where plants begin.", caution: ["Lamps and heat mats stand near water here.", "Wiring is for a licensed electrician, behind a residual-current breaker as local codes ask."] },
-  example: {
-    kind: "tray-rack", racks: 1, shelvesPerRack: 4, shelfLengthM: 1.2, shelfWidthM: 0.6, trayLengthM: 0.54, trayWidthM: 0.28, cellsPerTray: 84, cellL: 0.025, aisleM: 0.8,
+  words: {
+    name: "Tray rack",
+    line: "tray",
+    site: "cell",
+    about: "Plug trays on shelves: where plants begin.",
+    caution: [
+      "Lamps and heat mats are near water here.",
+      "Wiring is for a licensed electrician, behind a residual-current breaker as local codes ask.",
+    ],
   },
-  measures: [...SHELF_MEASURES, count("cellsPerTray", "Cells in a tray", 2000), number("cellL", "Cell volume", "dose", 0.0001, 5), AISLE],
+  example: {
+    kind: "tray-rack",
+    racks: 1,
+    shelvesPerRack: 4,
+    shelfLengthM: 1.2,
+    shelfWidthM: 0.6,
+    trayLengthM: 0.54,
+    trayWidthM: 0.28,
+    cellsPerTray: 84,
+    cellL: 0.025,
+    aisleM: 0.8,
+  },
+  measures: [
+    ...SHELF_MEASURES,
+    count("cellsPerTray", "Cells in a tray", 2000),
+    number("cellL", "Cell volume", "dose", 0.0001, 5),
+    AISLE,
+  ],
   stretch: STRETCH,
   counts: rackCounts,
   layout,
   sitePoints: cellPoints,
   flow: () => NO_FLOW,
-  water: () => ({ heldL: 0, drainBackL: 0, how: "Watered by hand; nothing comes back." }),
+  water: () => ({ heldL: 0, drainBackL: 0, how: "trays" }),
   materials: (spec) => {
     const { trays, cells } = traysOf(spec);
     return [
       pieces(`plug tray, ${spec.cellsPerTray} cells`, trays),
-      { item: "sowing mix", quantity: cells * spec.cellL, unit: "L" },
+      material("sowing mix", cells * spec.cellL, "L"),
       pieces("tray label", trays),
     ];
   },
   lineLabel,
-}; // prettier-ignore
+  linesWords,
+  isInSight,
+  forYoungPlants: true,
+};
 
 export const SHOOTS_RACK: StandModel<ShootsRack> = {
-  words: { name: "Shoots or fodder rack", line: "tray", site: "tray", about: "Trays sown broadcast and rinsed: shoots for the kitchen, fodder for animals. Clean hands, clean trays.", caution: ["Sprouted seed can carry germs that make people ill.", "Seed sold for sprouting, clean trays and hands, cold storage, and the local food rules."] },
+  words: {
+    name: "Shoots or fodder rack",
+    line: "tray",
+    site: "tray",
+    about: "Trays sown broadcast and rinsed: shoots for the kitchen, fodder for animals. Clean hands, clean trays.",
+    caution: [
+      "Sprouted seed can carry germs that make people ill.",
+      "Seed sold for sprouting, clean trays and hands, cold storage, and the local food rules.",
+    ],
+  },
   example: {
-    kind: "shoots-rack", racks: 1, shelvesPerRack: 5, shelfLengthM: 1.15, shelfWidthM: 0.3, trayLengthM: 0.27, trayWidthM: 0.28, use: "shoots", rinseLPerTray: 0.5, rinsesPerDay: 2, aisleM: 0.8,
+    kind: "shoots-rack",
+    racks: 1,
+    shelvesPerRack: 5,
+    shelfLengthM: 1.15,
+    shelfWidthM: 0.3,
+    trayLengthM: 0.27,
+    trayWidthM: 0.28,
+    use: "shoots",
+    rinseLPerTray: 0.5,
+    rinsesPerDay: 2,
+    aisleM: 0.8,
   },
   measures: [
     ...SHELF_MEASURES,
@@ -154,17 +222,27 @@ export const SHOOTS_RACK: StandModel<ShootsRack> = {
     const rinseLpd = common.lines * spec.rinseLPerTray * spec.rinsesPerDay;
     return {
       ...common,
-      facts: [...common.facts, { label: "Rinse water a day", value: rinseLpd, dimension: "volume", how: "Trays × water for one rinse × rinses a day, with every tray full." }],
-      warnings: [...common.warnings, ...(spec.rinsesPerDay < 1 && spec.rinsesPerDay > 0 ? [`Sprouted seed that is rinsed less than once a day heats and spoils; ${told(2, "count")} rinses are usual.`] : [])],
+      facts: [...common.facts, { kind: "rinse-water", value: rinseLpd, dimension: "volume" }],
+      warnings: [
+        ...common.warnings,
+        ...(spec.rinsesPerDay < 1 && spec.rinsesPerDay > 0 ? [{ kind: "rare-rinse" as const, usualPerDay: 2 }] : []),
+      ],
     };
   },
   layout,
   sitePoints: cellPoints,
   flow: () => NO_FLOW,
-  water: () => ({ heldL: 0, drainBackL: 0, how: "Rinsed by hand and drained to waste; nothing comes back to a tank." }),
+  water: () => ({ heldL: 0, drainBackL: 0, how: "rinsed" }),
   materials: (spec) => {
     const { trays } = traysOf(spec);
-    return [pieces("tray with holes", trays), pieces("tray without holes", trays), pieces("blackout lid", Math.ceil(trays / 3))];
+    return [
+      pieces("tray with holes", trays),
+      pieces("tray without holes", trays),
+      pieces("blackout lid", Math.ceil(trays / 3)),
+    ];
   },
   lineLabel,
-}; // prettier-ignore
+  linesWords,
+  isInSight,
+  forYoungPlants: true,
+};

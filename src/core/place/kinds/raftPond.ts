@@ -1,10 +1,24 @@
-import { turnoverPerHour } from "../heldWater";
-import { webBetweenHoles } from "../lineSites";
+import type { StandFinding } from "../findings";
+import { stepsIn } from "../fit";
+import { turnoverPerHour } from "../turnoverPerHour";
+import { plasticBetweenHoles } from "../lineSites";
 import { raftPoints, raftSites, type Packing, type RaftShape } from "../raft";
 import { trayRack } from "../trayRack";
-import { ACCESS, AISLE, EDGE_MARGIN, PACKING, count, number, pieces, pitch, reachWarnings, thinWebWarning, valves } from "./shared"; // prettier-ignore
+import {
+  ACCESS,
+  AISLE,
+  EDGE_MARGIN,
+  PACKING,
+  count,
+  number,
+  material,
+  pieces,
+  pitch,
+  reachWarnings,
+  thinPlasticWarning,
+  valves,
+} from "./shared";
 import type { RectM, StandLayout, StandModel } from "./model";
-import { told } from "../../units/told";
 
 /** Rafts that float on ponds. A raft is a line: it is set, moved along and picked as one. */
 export interface RaftPond {
@@ -46,7 +60,7 @@ function layout(spec: RaftPond): StandLayout {
   const { traysPerShelf, traysLengthwise } = raftsOf(spec);
   const lengthwise = traysLengthwise === traysPerShelf;
   const [xM, yM] = lengthwise ? [spec.raftLengthM, spec.raftWidthM] : [spec.raftWidthM, spec.raftLengthM];
-  const perRow = Math.max(1, Math.floor((spec.pondLengthM + 0.001) / xM + 1e-9));
+  const perRow = Math.max(1, stepsIn(spec.pondLengthM, xM));
   const lines: RectM[] = [];
   for (let pond = 0; pond < spec.ponds; pond++)
     for (let raft = 0; raft < traysPerShelf; raft++)
@@ -60,19 +74,43 @@ function layout(spec: RaftPond): StandLayout {
 }
 
 export const RAFT_POND: StandModel<RaftPond> = {
-  words: { name: "Raft pond", line: "raft", site: "site", about: "Rafts on deep, aired water: steady, forgiving, heavy. Leaf crops and watercress.", caution: ["Water weighs a kilogram a litre.", "Have floor and frame looked at by somebody who builds before it is filled, and keep plugs and pumps off the wet side."] },
+  words: {
+    name: "Raft pond",
+    line: "raft",
+    site: "site",
+    about: "Rafts on deep, aired water: steady, forgiving, heavy. Leaf crops and watercress.",
+    caution: [
+      "Water weighs a kilogram a litre.",
+      "Have floor and frame looked at by somebody who builds before it is filled, and keep plugs and pumps off the wet side.",
+    ],
+  },
   example: {
-    kind: "raft-pond", ponds: 1, pondLengthM: 4.8, pondWidthM: 1.2, waterDepthM: 0.25, raftLengthM: 1.2, raftWidthM: 0.6, edgeMarginM: 0.1, pitchM: 0.2, packing: "hexagonal",
-    holeMm: 40, aisleM: 0.8, accessM: 0, linesPerValve: 1, pondFlowLph: 600,
+    kind: "raft-pond",
+    ponds: 1,
+    pondLengthM: 4.8,
+    pondWidthM: 1.2,
+    waterDepthM: 0.25,
+    raftLengthM: 1.2,
+    raftWidthM: 0.6,
+    edgeMarginM: 0.1,
+    pitchM: 0.2,
+    packing: "hexagonal",
+    holeMm: 40,
+    aisleM: 0.8,
+    accessM: 0,
+    linesPerValve: 1,
+    pondFlowLph: 600,
   },
   measures: [
     count("ponds", "Ponds", 500),
     number("pondLengthM", "Pond length", "length", 0.2, 200),
     number("pondWidthM", "Pond width", "length", 0.2, 20),
     number("waterDepthM", "Water depth", "smallLength", 0.02, 2),
-    number("raftLengthM", "Raft length", "length", 0.1, 10, { atMost: { measure: "pondLengthM", times: 1, words: "it must not be longer than the pond" } }),
+    number("raftLengthM", "Raft length", "length", 0.1, 10, {
+      atMost: { measure: "pondLengthM", times: 1, words: "it must not be longer than the pond" },
+    }),
     number("raftWidthM", "Raft width", "length", 0.1, 10),
-    pitch("raftLengthM", "it must not be wider than the raft is long"),
+    { ...pitch("raftLengthM", "it must not be wider than the raft is long"), greatest: 10 },
     PACKING,
     EDGE_MARGIN,
     number("holeMm", "Hole", "bore", 1, 1000),
@@ -85,14 +123,17 @@ export const RAFT_POND: StandModel<RaftPond> = {
   counts: (spec) => {
     const rafts = raftsOf(spec);
     const { sites, plantsByRow } = raftSites(shape(spec));
-    const web = webBetweenHoles(spec.pitchM, spec.holeMm);
+    const plastic = plasticBetweenHoles(spec.pitchM, spec.holeMm);
     const coveredM2 = rafts.traysPerShelf * spec.raftLengthM * spec.raftWidthM;
     const openShare = 1 - coveredM2 / (spec.pondLengthM * spec.pondWidthM);
-    const warnings = [...thinWebWarning(web.webMm, web.tooThin, "raft"), ...reachWarnings(spec.pondWidthM, spec.aisleM, spec.ponds > 1)];
-    if (rafts.traysPerShelf === 0) warnings.unshift("No raft of this size fits the pond.");
-    else if (openShare > 0.1) warnings.push(`${told(openShare, "share")} of the water lies open between the rafts: light in it grows algae.`);
-    if (sites === 0) warnings.unshift("The raft is smaller than its margins: no site fits.");
-    if (spec.waterDepthM < LEAST_DEPTH_M) warnings.push(`Water under ${told(LEAST_DEPTH_M, "length")} deep warms and runs out of oxygen quickly.`);
+    const warnings: StandFinding[] = [
+      ...thinPlasticWarning(plastic.plasticLeftMm, plastic.tooThin, "raft"),
+      ...reachWarnings(spec.pondWidthM, spec.aisleM, spec.ponds > 1),
+    ];
+    if (rafts.traysPerShelf === 0) warnings.unshift({ kind: "no-raft" });
+    else if (openShare > 0.1) warnings.push({ kind: "open-water", openShare });
+    if (sites === 0) warnings.unshift({ kind: "no-site", part: "raft" });
+    if (spec.waterDepthM < LEAST_DEPTH_M) warnings.push({ kind: "shallow-pond", leastM: LEAST_DEPTH_M });
     return {
       lines: rafts.trays,
       sitesPerLine: sites,
@@ -101,10 +142,14 @@ export const RAFT_POND: StandModel<RaftPond> = {
       slackM: null,
       evenedPitchM: null,
       facts: [
-        { label: "Rafts on a pond", value: rafts.traysPerShelf, dimension: "count", how: "Whole rafts along times whole rafts across, in the better of the two ways to turn them." },
-        { label: "Rows on a raft", value: plantsByRow.length, dimension: "count", how: "Width less both margins over the distance of rows: the pitch, or hexagonal 0.866 of it." },
-        { label: "Web between holes", value: web.webMm, dimension: "bore", how: "Pitch less the hole." },
-        { label: "Water goes round in an hour", value: turnoverPerHour(spec.pondFlowLph, spec.pondLengthM * spec.pondWidthM * spec.waterDepthM * 1000), dimension: "ratio", how: "Flow of a pond over the water in it: how many times an hour." },
+        { kind: "rafts", value: rafts.traysPerShelf, dimension: "count" },
+        { kind: "raft-rows", value: plantsByRow.length, dimension: "count" },
+        { kind: "raft-plastic-left", value: plastic.plasticLeftMm, dimension: "bore" },
+        {
+          kind: "turnover",
+          value: turnoverPerHour(spec.pondFlowLph, spec.pondLengthM * spec.pondWidthM * spec.waterDepthM * 1000),
+          dimension: "ratio",
+        },
       ],
       warnings,
     };
@@ -123,20 +168,25 @@ export const RAFT_POND: StandModel<RaftPond> = {
   water: (spec) => ({
     heldL: spec.ponds * spec.pondLengthM * spec.pondWidthM * spec.waterDepthM * 1000,
     drainBackL: 0,
-    how: "Length × width × depth of the water. A pond keeps its water when the pump stops, as long as its outlet stands at its level.",
+    how: "ponds",
   }),
   materials: (spec) => {
     const rafts = raftsOf(spec);
     const sites = raftSites(shape(spec)).sites * rafts.trays;
     const wallM = spec.waterDepthM + 0.1;
     return [
-      pieces(`raft, ${told(spec.raftLengthM, "length")} × ${told(spec.raftWidthM, "length")}`, rafts.trays),
-      pieces(`net cup, ${told(spec.holeMm, "bore")}`, sites),
+      pieces(
+        "raft",
+        rafts.trays,
+        { value: spec.raftLengthM, dimension: "length" },
+        { value: spec.raftWidthM, dimension: "length" },
+      ),
+      pieces("net cup", sites, { value: spec.holeMm, dimension: "bore" }),
       pieces("plug", sites),
-      { item: "liner", quantity: spec.ponds * (spec.pondLengthM + 2 * wallM) * (spec.pondWidthM + 2 * wallM), unit: "m²" },
+      material("liner", spec.ponds * (spec.pondLengthM + 2 * wallM) * (spec.pondWidthM + 2 * wallM), "m²"),
       pieces("overflow fitting", spec.ponds),
       pieces("air stone", spec.ponds * Math.ceil((spec.pondLengthM * spec.pondWidthM) / 2)),
       valves(spec.ponds, spec.linesPerValve),
     ];
   },
-}; // prettier-ignore
+};

@@ -1,29 +1,24 @@
-import { told } from "../../units/told";
+import type { StandFinding } from "../findings";
 import { ACCESSIBLE_AISLE_M, LEAST_AISLE_M } from "../linesIntoHouse";
-import type { LineFlow, MaterialNeed, Measure, NumberMeasure, PointM, StandLayout, RectM } from "./model";
+import { LEAST_PLASTIC_MM } from "../lineSites";
+import type { LineFlow, MaterialNeed, MaterialSize, Measure, NumberMeasure, PointM, StandLayout, RectM } from "./model";
 
 /** Widest block that two arms reach from its two aisles; from one side half of it. */
 const REACH_FROM_TWO_SIDES_M = 1.2;
 const REACH_FROM_ONE_SIDE_M = 0.6;
 
 /** Doubts about aisles and reach. */
-export function reachWarnings(blockM: number, aisleM: number, hasAisles: boolean): string[] {
-  const warnings: string[] = [];
+export function reachWarnings(blockM: number, aisleM: number, hasAisles: boolean): StandFinding[] {
+  const warnings: StandFinding[] = [];
   if (hasAisles && aisleM < LEAST_AISLE_M - 1e-9)
-    warnings.push(
-      `An aisle under ${told(LEAST_AISLE_M, "length")} is hard to work in; ${told(ACCESSIBLE_AISLE_M, "length")} is accessible.`,
-    );
+    warnings.push({ kind: "narrow-aisle", leastM: LEAST_AISLE_M, accessibleM: ACCESSIBLE_AISLE_M });
   if (blockM > REACH_FROM_TWO_SIDES_M + 1e-9)
-    warnings.push(
-      `A block ${told(blockM, "length")} wide is past the ${told(REACH_FROM_TWO_SIDES_M, "length")} that arms reach from its two sides; from one side they reach ${told(REACH_FROM_ONE_SIDE_M, "length")}.`,
-    );
+    warnings.push({ kind: "past-reach", blockM, twoSidesM: REACH_FROM_TWO_SIDES_M, oneSideM: REACH_FROM_ONE_SIDE_M });
   return warnings;
 }
 
-export function thinWebWarning(webMm: number, tooThin: boolean, what: string): string[] {
-  return tooThin
-    ? [`Only ${told(webMm, "bore")} of ${what} is left between holes; ${told(25, "bore")} keeps it from tearing.`]
-    : [];
+export function thinPlasticWarning(plasticLeftMm: number, tooThin: boolean, part: "channel" | "raft"): StandFinding[] {
+  return tooThin ? [{ kind: "thin-plastic", part, plasticLeftMm, leastMm: LEAST_PLASTIC_MM }] : [];
 }
 
 /** Lines side by side, with what lies between a line and the one before it. */
@@ -53,7 +48,7 @@ export const number = (
   dimension: NumberMeasure["dimension"],
   least: number,
   greatest: number,
-  more: Partial<Pick<NumberMeasure, "hint" | "whole" | "atMost">> = {},
+  more: Partial<Pick<NumberMeasure, "hint" | "whole" | "atMost" | "initial">> = {},
 ): NumberMeasure => ({ type: "number", name, label, dimension, least, greatest, ...more });
 
 export const count = (name: string, label: string, greatest: number, hint?: string, least = 1): NumberMeasure =>
@@ -92,9 +87,82 @@ export interface MixPart {
 /** Litres of each part of a mix. Loose parts settle into one another; that is what the spare is for. */
 export function mixLitres(volumeL: number, mix: readonly MixPart[]): MaterialNeed[] {
   const all = mix.reduce((sum, { parts }) => sum + parts, 0);
-  return mix.map(({ name, parts }) => ({ item: name, quantity: (volumeL * parts) / all, unit: "L" }));
+  return mix.map(({ name, parts }) => material(name, (volumeL * parts) / all, "L"));
 }
 
 export const NO_FLOW: LineFlow = { lineFlowLph: 0, linesPerValve: 1, limited: true };
-export const pieces = (item: string, quantity: number): MaterialNeed => ({ item, quantity, unit: "pieces" });
+
+/** What a drip line is beside its spacing and its flow. */
+export interface DripLine {
+  /** Head at which an emitter gives its nominal flow. */
+  readonly emitterHeadM: number;
+  /** x of q = k·H^x; 0 is pressure compensating. */
+  readonly emitterExponent: number;
+  /** A pressure-compensating one gives its flow from this head on. */
+  readonly emitterLeastHeadM: number;
+  readonly manufacturingCv: number;
+  readonly lateralBoreMm: number;
+  /** How much lower its far end lies than its inlet. */
+  readonly fallM: number;
+  readonly linePricePerM: number;
+  readonly lineSeasons: number;
+}
+
+export const DRIP_LINE: DripLine = {
+  emitterHeadM: 10,
+  emitterExponent: 0.5,
+  emitterLeastHeadM: 5,
+  manufacturingCv: 0.05,
+  lateralBoreMm: 13.6,
+  fallM: 0,
+  linePricePerM: 0,
+  lineSeasons: 3,
+};
+
+export const DRIP_LINE_MEASURES: readonly Measure[] = [
+  number("emitterHeadM", "Emitter gives that flow at, as metres of water", "length", 0.1, 150, {
+    initial: DRIP_LINE.emitterHeadM,
+    hint: "{10 m} is 1 bar, what most labels mean",
+  }),
+  number("emitterExponent", "Emitter exponent", "ratio", 0, 1.5, {
+    initial: DRIP_LINE.emitterExponent,
+    hint: "0.5 for most; 0 for pressure compensating; 0.7 to 1 for micro-tubes and porous hose",
+  }),
+  number("emitterLeastHeadM", "Pressure compensating from", "length", 0.1, 150, {
+    initial: DRIP_LINE.emitterLeastHeadM,
+    hint: "counts where the exponent is 0",
+  }),
+  number("manufacturingCv", "Spread of new emitters (coefficient of variation)", "ratio", 0, 0.5, {
+    initial: DRIP_LINE.manufacturingCv,
+    hint: "0.03 is good, 0.07 fair",
+  }),
+  number("lateralBoreMm", "Drip line, inside diameter", "bore", 0.5, 200, {
+    initial: DRIP_LINE.lateralBoreMm,
+    hint: "of {16 mm} line about {13.6 mm}",
+  }),
+  number("fallM", "Fall from the inlet to the far end", "smallLength", -50, 50, {
+    initial: DRIP_LINE.fallM,
+    hint: "less than 0 where the far end is higher",
+  }),
+  number("linePricePerM", "Price of the line, for a metre", "money", 0, 10_000, { initial: DRIP_LINE.linePricePerM }),
+  number("lineSeasons", "Seasons it lasts", "count", 0.5, 50, { initial: DRIP_LINE.lineSeasons }),
+];
+/** So much of a material; its id is made from what it is and the sizes by which it is bought. */
+export function material(
+  what: string,
+  quantity: number,
+  unit: MaterialNeed["unit"],
+  ...sizes: readonly MaterialSize[]
+): MaterialNeed {
+  const slug = what
+    .toLowerCase()
+    .replaceAll(/[^\p{L}\p{N}]+/gu, "-")
+    .replaceAll(/^-|-$/gu, "");
+  const figures = sizes.map(({ value }) => Number(value.toPrecision(6))).join("x");
+  return { id: figures ? `${slug}:${figures}` : slug, what, sizes, quantity, unit };
+}
+
+export const pieces = (what: string, quantity: number, ...sizes: readonly MaterialSize[]): MaterialNeed =>
+  material(what, quantity, "pieces", ...sizes);
+export const mm = (metres: number): MaterialSize => ({ value: Math.round(metres * 1000), dimension: "bore" });
 export const valves = (lines: number, linesPerValve: number) => pieces("valve", Math.ceil(lines / linesPerValve));

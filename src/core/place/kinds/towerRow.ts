@@ -1,6 +1,16 @@
-import { told } from "../../units/told";
 import { noonElevationDeg, towerShade, towerSites } from "../towers";
-import { ACCESS, AISLE, LINES_PER_VALVE, count, number, pieces, points, reachWarnings, valves } from "./shared";
+import {
+  ACCESS,
+  AISLE,
+  LINES_PER_VALVE,
+  count,
+  number,
+  material,
+  pieces,
+  points,
+  reachWarnings,
+  valves,
+} from "./shared";
 import type { RectM, StandModel } from "./model";
 
 /** Towers in rows. A tower is a line. */
@@ -41,16 +51,40 @@ export function noonShade(spec: TowerRow, latitudeDeg: number) {
 }
 
 export const TOWER_ROW: StandModel<TowerRow> = {
-  words: { name: "Towers", line: "tower", site: "site", about: "Plants above one another round a column: much on little ground, where light reaches.", caution: ["A full tower is heavy and tips.", "Anchor it at the top, lift it with two, and step only on firm ground."] },
+  words: {
+    name: "Towers",
+    line: "tower",
+    site: "site",
+    about: "Plants above one another round a column: much on little ground, where light reaches.",
+    caution: [
+      "A full tower is heavy and tips.",
+      "Anchor it at the top, lift it with two, and step only on firm ground.",
+    ],
+  },
   example: {
-    kind: "towers", rows: 2, towersPerRow: 6, towerSpacingM: 0.8, towerDiameterM: 0.2, tiers: 8, plantsPerTier: 4, firstTierHeightM: 0.3, tierPitchM: 0.18, aboveTopTierM: 0.1,
-    aisleM: 0.9, accessM: 0, linesPerValve: 6, towerFlowLph: 60, inFlightL: 0.5,
+    kind: "towers",
+    rows: 2,
+    towersPerRow: 6,
+    towerSpacingM: 0.8,
+    towerDiameterM: 0.2,
+    tiers: 8,
+    plantsPerTier: 4,
+    firstTierHeightM: 0.3,
+    tierPitchM: 0.18,
+    aboveTopTierM: 0.1,
+    aisleM: 0.9,
+    accessM: 0,
+    linesPerValve: 6,
+    towerFlowLph: 60,
+    inFlightL: 0.5,
   },
   measures: [
     count("rows", "Rows of towers", 200),
     count("towersPerRow", "Towers in a row", 500),
     number("towerSpacingM", "Tower to tower", "length", 0.05, 20),
-    number("towerDiameterM", "Tower diameter", "smallLength", 0.03, 3, { atMost: { measure: "towerSpacingM", times: 1, words: "it must not be wider than the towers stand apart" } }),
+    number("towerDiameterM", "Tower diameter", "smallLength", 0.03, 3, {
+      atMost: { measure: "towerSpacingM", times: 1, words: "it must not be wider than the distance between towers" },
+    }),
     count("tiers", "Tiers", 100),
     count("plantsPerTier", "Plants on a tier", 100),
     number("firstTierHeightM", "First tier over the floor", "length", 0, 10),
@@ -68,7 +102,7 @@ export const TOWER_ROW: StandModel<TowerRow> = {
     const lines = spec.rows * spec.towersPerRow;
     const warnings = reachWarnings(0, spec.aisleM, spec.rows > 1);
     const topM = heightM - spec.aboveTopTierM;
-    if (topM > REACH_UP_M) warnings.push(`The top tier stands ${told(topM, "length")} high: it takes a step to reach it. Stand it on firm, level ground.`);
+    if (topM > REACH_UP_M) warnings.push({ kind: "high-tier", topM });
     return {
       lines,
       sitesPerLine: spec.tiers * spec.plantsPerTier,
@@ -76,7 +110,7 @@ export const TOWER_ROW: StandModel<TowerRow> = {
       lineAreaM2: (Math.PI * spec.towerDiameterM ** 2) / 4,
       slackM: null,
       evenedPitchM: null,
-      facts: [{ label: "Height", value: heightM, dimension: "length", how: "First tier + tier to tier × (tiers − 1) + what is above the top tier." }],
+      facts: [{ kind: "tower-height", value: heightM, dimension: "length" }],
       warnings,
     };
   },
@@ -100,7 +134,7 @@ export const TOWER_ROW: StandModel<TowerRow> = {
   water: (spec) => ({
     heldL: 0,
     drainBackL: spec.rows * spec.towersPerRow * spec.inFlightL,
-    how: "Towers × the water on its way down one while it runs.",
+    how: "towers",
   }),
   materials: (spec) => {
     const towers = spec.rows * spec.towersPerRow;
@@ -110,8 +144,17 @@ export const TOWER_ROW: StandModel<TowerRow> = {
       pieces("tower base", towers),
       pieces("drip head", towers),
       pieces("plug", sites),
-      { item: "riser tube", quantity: towers * heightM, unit: "m" },
+      material("riser tube", towers * heightM, "m"),
       valves(towers, spec.linesPerValve),
     ];
   },
-}; // prettier-ignore
+  checks: (spec, { latitudeDeg }) => ({
+    warnings: [],
+    facts: noonShade(spec, latitudeDeg).map((noon, index) => ({
+      kind: index === 0 ? ("shade-darkest" as const) : ("shade-brightest" as const),
+      value: noon.tiersShaded,
+      dimension: "count" as const,
+      noon: { month: noon.month, elevationDeg: noon.elevationDeg },
+    })),
+  }),
+};

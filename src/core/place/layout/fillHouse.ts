@@ -1,3 +1,7 @@
+import { fitsIn, stepsIn } from "../fit";
+import { requireFigures, requireRange } from "../../units/range";
+import { requireHouse, requireRect } from "../requireRect";
+import { requireSpec } from "../kinds/requireSpec";
 import { modelOf, type StandSpec } from "../kinds";
 import type { RectM } from "../kinds/model";
 import { aisleUsed } from "../linesIntoHouse";
@@ -5,7 +9,7 @@ import { standCounts } from "../standCounts";
 import { stretched } from "./stretch";
 
 export interface FillRules {
-  /** Kept free along the walls and around what stands there already. */
+  /** Clearance along the walls and around what is there already. */
   readonly clearanceM: number;
   /** Between two banks that stand end to end. */
   readonly crossAisleM: number;
@@ -37,9 +41,12 @@ export interface HouseFilling {
  * @param spec the kind with its measures; how many of it is what is found out
  * @returns the stands, none when not one line fits
  * @source sums of widths, gaps and aisles, as linesIntoHouse
- * @example fillHouse({ xM: 0, yM: 0, lengthM: 12, widthM: 6 }, example, USUAL_RULES).sites
+ * @example fillHouse({ xM: 0, yM: 0, lengthM: 12, widthM: 6 }, STAND_MODELS["channel-bank"].example, USUAL_RULES).sites // 1032
  */
 export function fillHouse(room: RectM, spec: StandSpec, rules: FillRules): HouseFilling {
+  requireRect("fillHouse", room);
+  requireSpec("fillHouse", spec);
+  requireFigures("fillHouse", rules, { clearanceM: [0, 1000], crossAisleM: [0, 1000] });
   const { aisleUsedM, raised } = aisleUsed(spec.aisleM, rules.aisleInsisted);
   const wanted = { ...spec, aisleM: aisleUsedM };
   const ways = [false, true].map((turned) => filledOneWay(room, wanted, rules, turned));
@@ -59,11 +66,11 @@ function filledOneWay(room: RectM, spec: StandSpec, { crossAisleM }: FillRules, 
   const [alongM, acrossM] = turned ? [room.widthM, room.lengthM] : [room.lengthM, room.widthM];
   const model = modelOf(spec);
   const byCount = model.stretch.along.by === "count";
-  const longest = byCount || model.layout(spec).lengthM > alongM + 0.001 ? stretched(spec, { alongM }) : spec;
+  const longest = byCount || !fitsIn(model.layout(spec).lengthM, alongM) ? stretched(spec, { alongM }) : spec;
   const bank = stretched(longest, { acrossM });
   const size = model.layout(bank);
-  if (size.lengthM > alongM + 0.0011 || size.widthM > acrossM + 0.0011) return [];
-  const banks = Math.floor((alongM + crossAisleM + 0.001) / (size.lengthM + crossAisleM) + 1e-9);
+  if (!fitsIn(size.lengthM, alongM) || !fitsIn(size.widthM, acrossM)) return [];
+  const banks = stepsIn(alongM + crossAisleM, size.lengthM + crossAisleM);
   return Array.from({ length: banks }, (_, index) => {
     const offsetM = index * (size.lengthM + crossAisleM);
     const [xM, yM] = turned ? [room.xM, room.yM + offsetM] : [room.xM + offsetM, room.yM];
@@ -74,7 +81,7 @@ function filledOneWay(room: RectM, spec: StandSpec, { crossAisleM }: FillRules, 
 /**
  * The largest rectangle of a house that is free, less a clearance along walls and stands.
  *
- * @param taken footprints of what stands there
+ * @param taken footprints of what is there
  * @returns null when nothing worth the name is left
  * @source every rectangle that cannot grow is bounded by walls and footprints; all such strips are tried
  */
@@ -83,9 +90,19 @@ export function largestFree(
   taken: readonly RectM[],
   clearanceM: number,
 ): RectM | null {
-  const grown = taken.map(({ xM, yM, lengthM, widthM }) => ({ x0: xM - clearanceM, x1: xM + lengthM + clearanceM, y0: yM - clearanceM, y1: yM + widthM + clearanceM })); // prettier-ignore
+  requireHouse("largestFree", house);
+  for (const rect of taken) requireRect("largestFree", rect);
+  requireRange("largestFree", "clearanceM", clearanceM, 0, 1000);
+  const grown = taken.map(({ xM, yM, lengthM, widthM }) => ({
+    x0: xM - clearanceM,
+    x1: xM + lengthM + clearanceM,
+    y0: yM - clearanceM,
+    y1: yM + widthM + clearanceM,
+  }));
   const [left, right, top, bottom] = [clearanceM, house.lengthM - clearanceM, clearanceM, house.widthM - clearanceM];
-  const edges = [...new Set([left, right, ...grown.flatMap(({ x0, x1 }) => [x0, x1])])].filter((x) => x >= left && x <= right).sort((a, b) => a - b); // prettier-ignore
+  const edges = [...new Set([left, right, ...grown.flatMap(({ x0, x1 }) => [x0, x1])])]
+    .filter((x) => x >= left && x <= right)
+    .sort((a, b) => a - b);
   let best: RectM | null = null;
   for (const [from, x0] of edges.entries())
     for (const x1 of edges.slice(from + 1)) {
@@ -94,7 +111,8 @@ export function largestFree(
       for (const rect of [...across, { y0: bottom, y1: bottom }]) {
         const until = Math.min(rect.y0, bottom);
         const area = (x1 - x0) * (until - y);
-        if (until > y && area > (best ? best.lengthM * best.widthM : 0.01)) best = { xM: x0, yM: y, lengthM: x1 - x0, widthM: until - y }; // prettier-ignore
+        if (until > y && area > (best ? best.lengthM * best.widthM : 0.01))
+          best = { xM: x0, yM: y, lengthM: x1 - x0, widthM: until - y };
         y = Math.max(y, rect.y1);
       }
     }

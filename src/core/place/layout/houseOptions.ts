@@ -1,3 +1,6 @@
+import { fitsIn } from "../fit";
+import { requireRange } from "../../units/range";
+import { requireRect } from "../requireRect";
 import { STAND_KINDS, STAND_MODELS, modelOf, type StandKind, type StandSpec } from "../kinds";
 import type { RectM } from "../kinds/model";
 import { standWater } from "../standWater";
@@ -20,6 +23,7 @@ export interface HouseOption {
  * @source fillHouse of every kind
  */
 export function houseOptions(room: RectM, houseAreaM2: number, rules: FillRules): HouseOption[] {
+  requireRange("houseOptions", "houseAreaM2", houseAreaM2, 0.01, 1_000_000);
   const options = STAND_KINDS.map((kind): HouseOption => {
     const filling = fillHouse(room, STAND_MODELS[kind].example as StandSpec, rules);
     return {
@@ -30,7 +34,7 @@ export function houseOptions(room: RectM, houseAreaM2: number, rules: FillRules)
     };
   });
   // Cells and trays are no plants that grow up there: racks come last.
-  const rank = ({ kind }: HouseOption) => (kind === "tray-rack" || kind === "shoots-rack" ? 1 : 0);
+  const rank = ({ kind }: HouseOption) => (STAND_MODELS[kind].forYoungPlants ? 1 : 0);
   return options
     .filter(({ filling }) => filling.sites > 0)
     .sort((a, b) => rank(a) - rank(b) || b.filling.sites - a.filling.sites);
@@ -41,6 +45,7 @@ export function exampleIn(
   room: RectM,
   kind: StandKind,
 ): { readonly xM: number; readonly yM: number; readonly spec: StandSpec } | null {
+  requireRect("exampleIn", room);
   const example = STAND_MODELS[kind].example as StandSpec;
   const size = modelOf(example).layout(example);
   const spec = stretched(example, {
@@ -48,7 +53,7 @@ export function exampleIn(
     acrossM: Math.min(size.widthM, room.widthM),
   });
   const fitted = modelOf(spec).layout(spec);
-  if (fitted.lengthM > room.lengthM + 0.001 || fitted.widthM > room.widthM + 0.001) return null;
+  if (!fitsIn(fitted.lengthM, room.lengthM) || !fitsIn(fitted.widthM, room.widthM)) return null;
   if (standCounts(spec).sites === 0) return null;
   return { xM: room.xM, yM: room.yM, spec };
 }

@@ -1,10 +1,11 @@
+import { requireSpec } from "../kinds/requireSpec";
 import { modelOf, type StandSpec } from "../kinds";
 import type { MaterialNeed } from "../kinds/model";
-import { requireRange } from "../../units/range";
+import { requireRange, GREATEST, requireFigures } from "../../units/range";
 
 /** What is on the shelf of something, and what one of it costs. */
 export interface OnHand {
-  readonly item: string;
+  readonly id: string;
   readonly onHand: number;
   readonly priceEach: number;
 }
@@ -30,14 +31,16 @@ export function materialList(
   shelf: readonly OnHand[],
 ): MaterialLine[] {
   requireRange("materialList", "spareShare", spareShare, 0, 1);
+  for (const spec of specs) requireSpec("materialList", spec);
+  for (const own of shelf) requireFigures("materialList", own, { onHand: [0, GREATEST], priceEach: [0, GREATEST] });
   const needs = new Map<string, MaterialNeed>();
   for (const need of specs.flatMap((spec) => modelOf(spec).materials(spec))) {
     if (need.quantity <= 0) continue;
-    const before = needs.get(need.item);
-    needs.set(need.item, before ? { ...need, quantity: before.quantity + need.quantity } : need);
+    const before = needs.get(need.id);
+    needs.set(need.id, before ? { ...need, quantity: before.quantity + need.quantity } : need);
   }
   return [...needs.values()].map((need) => {
-    const own = shelf.find(({ item }) => item === need.item);
+    const own = shelf.find(({ id }) => id === need.id);
     const step = need.unit === "pieces" ? 1 : 10;
     const withSpare = Math.ceil(need.quantity * (1 + spareShare) * step - 1e-6) / step;
     const onHand = own?.onHand ?? 0;

@@ -1,13 +1,16 @@
+import { requireRange } from "../../units/range";
+import { requireHouse, requireRect } from "../requireRect";
 import type { RectM } from "../kinds/model";
 import { ACCESSIBLE_AISLE_M, LEAST_AISLE_M } from "../linesIntoHouse";
-import { told } from "../../units/told";
 import { STEP_M } from "./stretch";
 
 /** A line that a moved edge has come to rest on. */
 export interface Guide {
   readonly axis: "x" | "y";
   readonly atM: number;
-  readonly words: string;
+  readonly kind: "wall" | "in-line" | "touching" | "aisle";
+  /** Of an aisle, how wide it is. */
+  readonly aisleM?: number;
 }
 
 export interface Snapped {
@@ -35,8 +38,28 @@ export function snapped(
   others: readonly RectM[],
   reachM: number,
 ): Snapped {
-  const x = rest(rect.xM, rests(rect.lengthM, house.lengthM, others.map(({ xM, lengthM }) => [xM, xM + lengthM] as const)), reachM); // prettier-ignore
-  const y = rest(rect.yM, rests(rect.widthM, house.widthM, others.map(({ yM, widthM }) => [yM, yM + widthM] as const)), reachM); // prettier-ignore
+  requireRect("snapped", rect);
+  requireHouse("snapped", house);
+  for (const other of others) requireRect("snapped", other);
+  requireRange("snapped", "reachM", reachM, 0, 1000);
+  const x = rest(
+    rect.xM,
+    rests(
+      rect.lengthM,
+      house.lengthM,
+      others.map(({ xM, lengthM }) => [xM, xM + lengthM] as const),
+    ),
+    reachM,
+  );
+  const y = rest(
+    rect.yM,
+    rests(
+      rect.widthM,
+      house.widthM,
+      others.map(({ yM, widthM }) => [yM, yM + widthM] as const),
+    ),
+    reachM,
+  );
   return {
     xM: x.at,
     yM: y.at,
@@ -49,14 +72,23 @@ export function snapped(
 
 function rests(size: number, house: number, others: readonly (readonly [number, number])[]): Rest[] {
   const found: Rest[] = [
-    { at: 0, guide: { atM: 0, words: "at the wall" } },
-    { at: house - size, guide: { atM: house, words: "at the wall" } },
+    { at: 0, guide: { atM: 0, kind: "wall" } },
+    { at: house - size, guide: { atM: house, kind: "wall" } },
   ];
   for (const [from, to] of others) {
-    found.push({ at: from, guide: { atM: from, words: "in line" } }, { at: to - size, guide: { atM: to, words: "in line" } }); // prettier-ignore
-    found.push({ at: to, guide: { atM: to, words: "touching" } }, { at: from - size, guide: { atM: from, words: "touching" } }); // prettier-ignore
+    found.push(
+      { at: from, guide: { atM: from, kind: "in-line" } },
+      { at: to - size, guide: { atM: to, kind: "in-line" } },
+    );
+    found.push(
+      { at: to, guide: { atM: to, kind: "touching" } },
+      { at: from - size, guide: { atM: from, kind: "touching" } },
+    );
     for (const aisle of [LEAST_AISLE_M, ACCESSIBLE_AISLE_M])
-      found.push({ at: to + aisle, guide: { atM: to + aisle, words: `aisle of ${told(aisle, "length")}` } }, { at: from - aisle - size, guide: { atM: from - aisle, words: `aisle of ${told(aisle, "length")}` } }); // prettier-ignore
+      found.push(
+        { at: to + aisle, guide: { atM: to + aisle, kind: "aisle", aisleM: aisle } },
+        { at: from - aisle - size, guide: { atM: from - aisle, kind: "aisle", aisleM: aisle } },
+      );
   }
   return found.filter(({ at }) => at > -1e-9 && at < house - size + 1e-9);
 }
@@ -64,7 +96,11 @@ function rests(size: number, house: number, others: readonly (readonly [number, 
 function rest(wantedM: number, candidates: readonly Rest[], reachM: number) {
   let best: Rest | null = null;
   for (const one of candidates)
-    if (Math.abs(one.at - wantedM) <= reachM && (!best || Math.abs(one.at - wantedM) < Math.abs(best.at - wantedM) - 1e-9)) best = one; // prettier-ignore
+    if (
+      Math.abs(one.at - wantedM) <= reachM &&
+      (!best || Math.abs(one.at - wantedM) < Math.abs(best.at - wantedM) - 1e-9)
+    )
+      best = one;
   const at = best ? best.at : Math.round(wantedM / STEP_M) * STEP_M;
   return { at: Math.round(at * 1000) / 1000, guide: best?.guide ?? null };
 }

@@ -1,3 +1,4 @@
+import { requireLayout } from "./document";
 import { STAND_MODELS } from "../kinds";
 import { standCounts } from "../standCounts";
 import { standDensities } from "../standDensities";
@@ -7,6 +8,7 @@ import type { LayoutDocument } from "./document";
 
 /** One row a stand: where it is, what it holds, how dense it is three ways. */
 export function standsTable(layout: LayoutDocument): Readonly<Record<string, string | number>>[] {
+  requireLayout("standsTable", layout);
   return layout.stands.map((stand) => {
     const counts = standCounts(stand.spec);
     const foot = standFootprint(stand);
@@ -20,7 +22,7 @@ export function standsTable(layout: LayoutDocument): Readonly<Record<string, str
       house: stand.house,
       stand: stand.name,
       kind: STAND_MODELS[stand.spec.kind].words.name,
-      pool: stand.pool,
+      growing_area: stand.growingArea,
       loop: stand.loop ?? "",
       x_m: round(stand.xM),
       y_m: round(stand.yM),

@@ -1,3 +1,4 @@
+import { requireLayout } from "./document";
 import { isInSight, lineSitePoints, standLayout, toHouse } from "../standLayout";
 import type { LayoutDocument, LayoutStand } from "./document";
 
@@ -8,6 +9,7 @@ const END = "</metadata>";
 
 /** A layout as a drawing in metres, which carries the layout itself along, so that it can be brought in again. */
 export function layoutSvg(layout: LayoutDocument): string {
+  requireLayout("layoutSvg", layout);
   const right = Math.max(1, ...layout.houses.map(({ xM, lengthM }) => xM + lengthM)) + MARGIN_M;
   const bottom = Math.max(1, ...layout.houses.map(({ yM, widthM }) => yM + widthM)) + MARGIN_M;
   return [
@@ -33,7 +35,12 @@ function standSvg(stand: LayoutStand): string {
   const { lines } = standLayout(stand.spec);
   const sites = lineSitePoints(stand.spec);
   const seen = lines.filter((_, line) => isInSight(stand.spec, line));
-  const rects = seen.map((line) => toHouse(line, stand)).map(({ xM, yM, lengthM, widthM }) => `<rect x="${inMm(xM)}" y="${inMm(yM)}" width="${inMm(lengthM)}" height="${inMm(widthM)}" fill="#fbf8f0" stroke="#5d6a6b" stroke-width="0.02"/>`); // prettier-ignore
+  const rects = seen
+    .map((line) => toHouse(line, stand))
+    .map(
+      ({ xM, yM, lengthM, widthM }) =>
+        `<rect x="${inMm(xM)}" y="${inMm(yM)}" width="${inMm(lengthM)}" height="${inMm(widthM)}" fill="#fbf8f0" stroke="#5d6a6b" stroke-width="0.02"/>`,
+    );
   const discs = seen.flatMap((line) =>
     sites.map((site) => {
       const { xM, yM } = toHouse({ xM: line.xM + site.xM, yM: line.yM + site.yM, lengthM: 0, widthM: 0 }, stand);
@@ -62,5 +69,8 @@ export function layoutTextInSvg(text: string): string | null {
 const ENTITIES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 const escaped = (text: string) => text.replaceAll(/[&<>"]/gu, (character) => ENTITIES[character]!);
 const unescaped = (text: string) =>
-  text.replaceAll(/&(?:amp|lt|gt|quot|apos|#39);/gu, (entity) => Object.entries(ENTITIES).find(([, one]) => one === entity)?.[0] ?? "'"); // prettier-ignore
+  text.replaceAll(
+    /&(?:amp|lt|gt|quot|apos|#39);/gu,
+    (entity) => Object.entries(ENTITIES).find(([, one]) => one === entity)?.[0] ?? "'",
+  );
 const inMm = (metres: number) => Math.round(metres * 1000) / 1000;
