@@ -1,10 +1,7 @@
+import { GREATEST, requireFigures, requireRange, requireWhole } from "../units/range";
 import type { Dimension } from "../units/dimensions";
-import { injectorVerdict } from "../feed/injector";
-import { pipeHeadLossM } from "./pipeFriction";
-import { pumpCurve } from "./pumpCurve";
-import { pumpDuty, type PumpSystem } from "./pumpDuty";
+import { injectorVerdict } from "./injector";
 import { timerMinutes, type TimerProgram } from "./timer";
-import { told } from "../units/told";
 
 /** Something that the loop feeds: the lines of one stand. */
 export interface LadderStand {
@@ -14,15 +11,42 @@ export interface LadderStand {
   readonly linesPerValve: number;
   readonly limited: boolean;
   readonly sitesPerLine: number;
-  /** Plants standing there today, and litres a day they drink together. */
+  /** Of what its lines want, what the bank of it that gets least is given; 1 where nothing is pumped. */
+  readonly share: number;
+  /** Plants there today, and litres a day they drink together. */
   readonly plants: number;
   readonly needLpd: number;
+}
+
+/** What gives the water its pressure. */
+export type PressureBy = "pump" | "gravity" | "mains";
+
+/** What a pump, or what is there in its place, does on the pipes of its loop, at the lowest water, with the banks open that run together. */
+export interface LadderPump {
+  readonly by: PressureBy;
+  readonly flowLph: number;
+  /** What those banks want. */
+  readonly wantedLph: number;
+  readonly liftM: number;
+  /** All valves of the loop. */
+  readonly banks: number;
+  /** What less lift, and the next wider pipe, would bring; null where it was not asked or there is none. */
+  readonly lessLift: { readonly lessM: number; readonly gainLph: number } | null;
+  readonly widerPipe: { readonly boreMm: number; readonly gainLph: number } | null;
+  /** The pipe at the flow wanted: what it takes, what the pump has there, and what is needed in all. */
+  readonly main: {
+    readonly boreMm: number;
+    readonly lengthM: number;
+    readonly lossM: number;
+    readonly headThereM: number;
+    readonly neededM: number;
+  };
 }
 
 export interface LadderInput {
   readonly kind: "recirculating" | "run-to-waste";
   readonly drainShare: number;
-  readonly pump: PumpSystem | null;
+  readonly pump: LadderPump | null;
   readonly timer: TimerProgram;
   /** Banks are opened in this many turns; 1 is all at once. */
   readonly turns: number;
@@ -37,29 +61,46 @@ export interface LadderInput {
   };
 }
 
-export type RungKind = "source" | "store" | "pump" | "injector" | "main" | "bank" | "line" | "plant";
 export type RungVerdict = "ample" | "fits" | "tight" | "short" | "idle";
 
-/** One step of the water's way: what is there against what is wanted, in one unit. */
-export interface Rung {
-  readonly kind: RungKind;
-  readonly name: string;
-  readonly detail: string;
-  readonly has: number;
-  readonly wants: number;
+/** What a rung is of, with the figures that tell it. */
+export type RungOf =
+  | { readonly kind: "source" }
+  | { readonly kind: "store"; /** null where nothing is drawn. */ readonly daysInHand: number | null }
+  | { readonly kind: "pump"; readonly by: PressureBy; readonly liftM: number; readonly lifts: boolean }
+  | { readonly kind: "injector"; readonly leastLph: number; readonly greatestLph: number }
+  | { readonly kind: "main"; readonly boreMm: number; readonly lengthM: number; readonly lossM: number }
+  | { readonly kind: "bank"; readonly stand: string; readonly linesOpen: number }
+  | { readonly kind: "line"; readonly stand: string; readonly limited: boolean }
+  | { readonly kind: "plant"; readonly stand: string; readonly perPlantLph: number; readonly plants: number };
+export type RungKind = RungOf["kind"];
+
+/** Something that would ease a rung, worked out. */
+export type Ease =
+  | { readonly kind: "unmet-without-store"; readonly litresPerDay: number }
+  | { readonly kind: "spare-the-store" }
+  | { readonly kind: "more-turns"; readonly turns: number; readonly flowLph: number | null }
+  | { readonly kind: "less-lift"; readonly lessM: number; readonly gainLph: number }
+  | { readonly kind: "wider-riser"; readonly boreMm: number; readonly gainLph: number }
+  | { readonly kind: "open-together"; readonly stand: string }
+  | { readonly kind: "wider-main" }
+  | { readonly kind: "own-turn" }
+  | { readonly kind: "longer-timer"; readonly minutes: number };
+
+/** One step of the water's way: what it can give against what is needed, in one unit. */
+export type Rung = RungOf & {
+  readonly canGive: number;
+  readonly needs: number;
   readonly dimension: Dimension;
-  /** has ÷ wants; Infinity where nothing is wanted. */
+  /** canGive ÷ needs; Infinity where nothing is wanted. */
   readonly ratio: number;
   readonly verdict: RungVerdict;
-  /** The formula in words, for whoever asks how the number came about. */
-  readonly how: string;
-  /** What would ease this rung, worked out. */
-  readonly eases: readonly string[];
-}
+  readonly eases: readonly Ease[];
+};
 
 export interface Ladder {
   readonly rungs: readonly Rung[];
-  /** Index of the rung with the least to spare; null where the loop wants nothing. */
+  /** Index of the rung with the least to spare; null where the loop needs nothing. */
   readonly tightest: number | null;
   readonly wantedFlowLph: number;
   readonly pumpFlowLph: number;
@@ -69,36 +110,31 @@ export interface Ladder {
 }
 
 /** Days of the garden's need that a store should hold before it counts as tight. */
-const STORE_DAYS = 14;
-/** Bores of common polyethylene pipe, mm, for the what-if of a wider riser. */
-const BORES_MM = [13.6, 17, 21.2, 26.2, 33.2, 41.4, 51.4];
+export const STORE_DAYS = 14;
 
 /**
  * Follows the water from source to plant and says at each rung what is wanted and what is there.
  *
  * @returns the rungs in the order of the flow, the tightest of them, and the loop's flows
- * @throws RangeError for a pump, pipe or timer out of range
- * @source pumpDuty.ts, timer.ts; shares of the flow in proportion to what each line wants
+ * @throws RangeError for a figure or a timer out of range
+ * @source the loop solved as a network (garden/ladderPump), timer.ts
  */
 export function ladder(input: LadderInput): Ladder {
+  requireLadderInput(input);
   const totalLph = input.stands.reduce((sum, stand) => sum + stand.lines * stand.lineFlowLph, 0);
-  const wantedFlowLph = totalLph / input.turns;
-  const duty = input.pump ? pumpDuty(input.pump) : null;
-  const pumpFlowLph = duty?.flowLph ?? 0;
+  const wantedFlowLph = input.pump?.wantedLph ?? totalLph / input.turns;
+  const pumpFlowLph = input.pump?.flowLph ?? 0;
   const minutes = timerMinutes(input.timer);
   const plumbed = input.stands.filter((stand) => stand.lineFlowLph > 0);
-  const worst = plumbed
-    .map((stand) => plantRung(stand, input, wantedFlowLph > 0 ? pumpFlowLph / wantedFlowLph : 0, minutes))
-    .sort((a, b) => a.rung.ratio - b.rung.ratio)[0];
+  const worst = plumbed.map((stand) => plantRung(stand, input, minutes)).sort((a, b) => a.rung.ratio - b.rung.ratio)[0];
   const rungs: Rung[] = [
     sourceRung(input),
-    storeRung(input),
-    ...(input.pump ? [pumpRung(input.pump, pumpFlowLph, wantedFlowLph, input.turns, totalLph)] : []),
+    // Without a store there is nothing to last.
+    ...(input.garden.capacityL > 0 ? [storeRung(input)] : []),
+    ...(input.pump ? [pumpRung(input.pump, input.turns, totalLph)] : []),
     ...(input.injector ? [injectorRung(input.injector, plumbed, wantedFlowLph)] : []),
-    ...(input.pump && wantedFlowLph > 0 ? [mainRung(input.pump, wantedFlowLph)] : []),
-    ...(input.pump && worst
-      ? [bankRung(worst.stand, pumpFlowLph, wantedFlowLph), lineRung(worst.stand, pumpFlowLph, wantedFlowLph)]
-      : []),
+    ...(input.pump && wantedFlowLph > 0 ? [mainRung(input.pump)] : []),
+    ...(input.pump && worst ? [bankRung(worst.stand, input.pump.banks > input.turns), lineRung(worst.stand)] : []),
     ...(worst ? [worst.rung] : []),
   ];
   const wanting = rungs.map((rung, index) => ({ rung, index })).filter(({ rung }) => rung.verdict !== "idle");
@@ -109,78 +145,95 @@ export function ladder(input: LadderInput): Ladder {
     wantedFlowLph,
     pumpFlowLph,
     runMinutesPerDay: minutes,
-    givenPerPlantLpd: worst?.rung.has ?? 0,
+    givenPerPlantLpd: worst?.rung.canGive ?? 0,
   };
 }
 
-function rung(parts: Omit<Rung, "ratio" | "verdict">): Rung {
-  const ratio = parts.wants > 0 ? parts.has / parts.wants : Infinity;
+function requireLadderInput({ drainShare, turns, stands, pump, injector, garden }: LadderInput): void {
+  requireRange("ladder", "drainShare", drainShare, 0, 0.95);
+  requireWhole("ladder", "turns", turns, 1, 1000);
+  for (const stand of stands)
+    requireFigures("ladder", stand, {
+      lines: [0, 1_000_000, "whole"],
+      lineFlowLph: [0, 1_000_000],
+      linesPerValve: [1, 1_000_000, "whole"],
+      sitesPerLine: [0, 1_000_000, "whole"],
+      share: [0, GREATEST],
+      plants: [0, GREATEST],
+      needLpd: [0, GREATEST],
+    });
+  if (pump) requirePump(pump);
+  if (injector)
+    requireFigures("ladder", injector, { leastLph: [0, GREATEST], greatestLph: [injector.leastLph, GREATEST] });
+  const litres = [0, GREATEST] as const;
+  requireFigures("ladder", garden, { needLpd: litres, sourcesLpd: litres, storedL: litres, capacityL: litres });
+}
+
+function requirePump({ main, lessLift, widerPipe, by: _by, ...pump }: LadderPump): void {
+  const [flow, head] = [[0, GREATEST] as const, [-1000, 1000] as const];
+  requireFigures("ladder", pump, { flowLph: flow, wantedLph: flow, liftM: head, banks: [0, 1_000_000, "whole"] });
+  requireFigures("ladder", main, {
+    boreMm: [0, 2000],
+    lengthM: flow,
+    lossM: flow,
+    headThereM: head,
+    neededM: [-1000, GREATEST],
+  });
+  if (lessLift) requireFigures("ladder", lessLift, { lessM: [0, 1000], gainLph: flow });
+  if (widerPipe) requireFigures("ladder", widerPipe, { boreMm: [0, 2000], gainLph: flow });
+}
+
+function rung(parts: RungOf & Pick<Rung, "canGive" | "needs" | "dimension" | "eases">): Rung {
+  const ratio = parts.needs > 0 ? parts.canGive / parts.needs : Infinity;
   const verdict =
-    parts.wants <= 0 ? "idle" : ratio < 1 - 1e-9 ? "short" : ratio < 1.1 ? "tight" : ratio <= 1.5 ? "fits" : "ample";
+    parts.needs <= 0 ? "idle" : ratio < 1 - 1e-9 ? "short" : ratio < 1.1 ? "tight" : ratio <= 1.5 ? "fits" : "ample";
   return { ...parts, ratio, verdict };
 }
 
 function sourceRung({ garden }: LadderInput): Rung {
-  const rainLpd = Math.max(0, garden.needLpd - garden.sourcesLpd);
+  const unmetLpd = Math.max(0, garden.needLpd - garden.sourcesLpd);
   return rung({
     kind: "source",
-    name: "Sources",
-    detail: "all of them, for the whole garden",
-    has: garden.sourcesLpd + Math.min(garden.storedL, garden.needLpd),
-    wants: garden.needLpd,
+    canGive: garden.sourcesLpd + Math.min(garden.storedL, garden.needLpd),
+    needs: garden.needLpd,
     dimension: "volume",
-    how: "What well, mains and carried water may give in a day, and what the store can add, against the litres that all plants drink today.",
-    eases:
-      rainLpd > 0
-        ? [`Without the store the other sources leave ${told(Math.round(rainLpd), "volume")} a day unmet.`]
-        : [],
+    eases: unmetLpd > 0 ? [{ kind: "unmet-without-store", litresPerDay: unmetLpd }] : [],
   });
 }
 
 function storeRung({ garden }: LadderInput): Rung {
   return rung({
     kind: "store",
-    name: "Store",
-    detail:
-      garden.needLpd > 0
-        ? `${Math.floor(garden.storedL / garden.needLpd)} days in hand without rain`
-        : "nothing is drawn today",
-    has: garden.storedL,
-    wants: STORE_DAYS * garden.needLpd,
+    daysInHand: garden.needLpd > 0 ? Math.floor(garden.storedL / garden.needLpd) : null,
+    canGive: garden.storedL,
+    needs: STORE_DAYS * garden.needLpd,
     dimension: "volume",
-    how: `Litres in the store against ${STORE_DAYS} days of today's need.`,
-    eases:
-      garden.storedL < STORE_DAYS * garden.needLpd
-        ? ["Let another source serve first while it may, and keep the store for dry weeks."]
-        : [],
+    eases: garden.storedL < STORE_DAYS * garden.needLpd ? [{ kind: "spare-the-store" }] : [],
   });
 }
 
-function pumpRung(pump: PumpSystem, flowLph: number, wantedLph: number, turns: number, totalLph: number): Rung {
-  const eases: string[] = [];
+function pumpRung(
+  { by, flowLph, wantedLph, liftM, banks, lessLift, widerPipe }: LadderPump,
+  turns: number,
+  totalLph: number,
+): Rung {
+  const eases: Ease[] = [];
   if (flowLph < wantedLph) {
     const moreTurns = flowLph > 0 ? Math.ceil(totalLph / flowLph) : null;
-    if (moreTurns && moreTurns > turns)
-      eases.push(
-        `Run the banks in ${moreTurns} turns: each then wants ${told(Math.round(totalLph / moreTurns), "flow")}.`,
-      );
-    const lower = pumpDuty({ ...pump, staticLiftM: pump.staticLiftM - 0.1 }).flowLph;
-    eases.push(`Each ${told(0.1, "length")} less lift brings ${told(Math.round(lower - flowLph), "flow")} more.`);
-    const bore = BORES_MM.find((candidate) => candidate > pump.pipe.boreMm * 1.05);
-    if (bore) {
-      const wider = pumpDuty({ ...pump, pipe: { ...pump.pipe, boreMm: bore } }).flowLph;
-      eases.push(`A riser of ${told(bore, "bore")} bore brings ${told(Math.round(wider - flowLph), "flow")} more.`);
-    }
+    // Turns are taken by banks: of one alone there is none.
+    if (moreTurns && moreTurns > turns && moreTurns <= banks)
+      eases.push({ kind: "more-turns", turns: moreTurns, flowLph: totalLph / moreTurns });
+    if (lessLift) eases.push({ kind: "less-lift", ...lessLift });
+    if (widerPipe) eases.push({ kind: "wider-riser", ...widerPipe });
   }
-  const lift = `lifts ${told(pump.staticLiftM, "length")} at the lowest water level`;
   return rung({
     kind: "pump",
-    name: "Pump",
-    detail: flowLph === 0 ? `cannot lift: ${lift}` : lift,
-    has: flowLph,
-    wants: wantedLph,
+    by,
+    liftM,
+    lifts: flowLph > 0,
+    canGive: flowLph,
+    needs: wantedLph,
     dimension: "flow",
-    how: "The flow at which the pump's curve meets lift, friction, fittings and the head wanted at the outlet, against all lines that are open together.",
     eases,
   });
 }
@@ -195,84 +248,63 @@ function injectorRung(
   const belowAlone =
     banks.length > 0 && injectorVerdict(least.flow, injector.leastLph, injector.greatestLph) === "below";
   const above = wantedLph > injector.greatestLph;
-  const parts = {
-    kind: "injector" as const,
-    name: "Injector",
-    detail: `doses from ${told(injector.leastLph, "flow")} to ${told(injector.greatestLph, "flow")}`,
-    dimension: "flow" as const,
-    how: "Under its least flow a piston stops dosing, over its greatest it doses too little. The smallest bank alone and all open lines together are held against the range.",
-  };
+  const parts = { kind: "injector" as const, ...injector, dimension: "flow" as const };
   if (above || !belowAlone)
     return rung({
       ...parts,
-      has: injector.greatestLph,
-      wants: wantedLph,
-      eases: above ? [`Run the banks in ${Math.ceil(wantedLph / injector.greatestLph)} turns.`] : [],
+      canGive: injector.greatestLph,
+      needs: wantedLph,
+      eases: above ? [{ kind: "more-turns", turns: Math.ceil(wantedLph / injector.greatestLph), flowLph: null }] : [],
     });
   return rung({
     ...parts,
-    has: least.flow,
-    wants: injector.leastLph,
-    eases: [`Open ${least.stand.name} together with another bank.`],
+    canGive: least.flow,
+    needs: injector.leastLph,
+    eases: [{ kind: "open-together", stand: least.stand.name }],
   });
 }
 
-function mainRung(pump: PumpSystem, wantedLph: number): Rung {
-  const curve = pumpCurve(pump.points);
-  const lossM = pipeHeadLossM(wantedLph, pump.pipe);
-  const atPumpM = wantedLph <= curve.lastFlowLph ? curve.headM(wantedLph) : 0;
+function mainRung({ liftM, main: { boreMm, lengthM, lossM, headThereM, neededM } }: LadderPump): Rung {
   return rung({
     kind: "main",
-    name: `Main, ${told(pump.pipe.boreMm, "bore")} bore`,
-    detail: `${told(lossM, "length")} lost on ${told(pump.pipe.lengthM, "length")} and its fittings`,
-    has: Math.max(0, atPumpM),
-    wants: Math.max(0.01, pump.staticLiftM + pump.headWantedM + lossM),
+    boreMm,
+    lengthM,
+    lossM,
+    canGive: Math.max(0, headThereM),
+    needs: Math.max(0.01, neededM),
     dimension: "length",
-    how: "Head that the pump gives at the wanted flow, against lift + head wanted at the outlet + what pipe and fittings take at that flow.",
-    eases:
-      lossM > pump.staticLiftM
-        ? ["Most of the head goes into friction: a wider main would help more than a larger pump."]
-        : [],
+    eases: lossM > Math.max(0, liftM) ? [{ kind: "wider-main" }] : [],
   });
 }
 
-function bankRung(stand: LadderStand, pumpLph: number, wantedLph: number): Rung {
+function bankRung(stand: LadderStand, hasOthers: boolean): Rung {
   const largest = Math.max(...bankFlows(stand));
   return rung({
     kind: "bank",
-    name: `Bank of ${stand.name}`,
-    detail: `${Math.min(stand.linesPerValve, stand.lines)} lines on one valve`,
-    has: (largest * pumpLph) / wantedLph,
-    wants: largest,
+    stand: stand.name,
+    linesOpen: Math.min(stand.linesPerValve, stand.lines),
+    canGive: largest * stand.share,
+    needs: largest,
     dimension: "flow",
-    how: "The pump's flow shared out over all open lines in proportion to what each wants, times the lines of one valve.",
-    eases: pumpLph < wantedLph ? ["Close this bank while others run, and give it a turn of its own."] : [],
+    eases: stand.share < 1 && hasOthers ? [{ kind: "own-turn" }] : [],
   });
 }
 
-function lineRung(stand: LadderStand, pumpLph: number, wantedLph: number): Rung {
-  const share = (stand.lineFlowLph * pumpLph) / wantedLph;
+function lineRung(stand: LadderStand): Rung {
   return rung({
     kind: "line",
-    name: `One line of ${stand.name}`,
-    detail: stand.limited ? "emitters take no more than that" : "open spigots; 1–2 L/min is usual",
-    has: share,
-    wants: stand.lineFlowLph,
+    stand: stand.name,
+    limited: stand.limited,
+    canGive: stand.lineFlowLph * stand.share,
+    needs: stand.lineFlowLph,
     dimension: stand.limited ? "flow" : "lineFlow",
-    how: "The line's share of the pump's flow against its nominal flow. Drip emitters take at most what they are made for; open spigots take what comes.",
     eases: [],
   });
 }
 
-function plantRung(
-  stand: LadderStand,
-  input: LadderInput,
-  pumpShare: number,
-  minutes: number,
-): { stand: LadderStand; rung: Rung } {
-  const reach = input.pump ? (stand.limited ? Math.min(1, pumpShare) : pumpShare) : 1;
+function plantRung(stand: LadderStand, input: LadderInput, minutes: number): { stand: LadderStand; rung: Rung } {
   const minutesOwn = minutes / input.turns;
-  const perPlantLph = stand.sitesPerLine > 0 ? (stand.lineFlowLph * reach) / stand.sitesPerLine : 0;
+  const perPlantLph = stand.sitesPerLine > 0 ? (stand.lineFlowLph * stand.share) / stand.sitesPerLine : 0;
   const given = (perPlantLph * minutesOwn) / 60;
   const need = stand.plants > 0 ? stand.needLpd / stand.plants / (1 - input.drainShare) : 0;
   const moreMinutes = perPlantLph > 0 ? Math.ceil(((need - given) / perPlantLph) * 60) : 0;
@@ -280,13 +312,13 @@ function plantRung(
     stand,
     rung: rung({
       kind: "plant",
-      name: `One plant in ${stand.name}`,
-      detail: `${told(perPlantLph, "flow")} while it runs; ${stand.plants > 0 ? `${stand.plants} plants there today` : "none there today"}`,
-      has: given,
-      wants: need,
+      stand: stand.name,
+      perPlantLph,
+      plants: stand.plants,
+      canGive: given,
+      needs: need,
       dimension: "volume",
-      how: "Flow of the line ÷ its sites × minutes the timer runs, against what a plant drinks a day in its stage (and the drain share of a run-to-waste loop).",
-      eases: given < need && moreMinutes > 0 ? [`Run the timer ${moreMinutes} minutes more a day.`] : [],
+      eases: given < need && moreMinutes > 0 ? [{ kind: "longer-timer", minutes: moreMinutes }] : [],
     }),
   };
 }

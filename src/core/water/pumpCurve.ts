@@ -1,15 +1,57 @@
+import { GREATEST, requireFigures, requireRange } from "../units/range";
 /** A point of a maker's table. */
 export interface PumpPoint {
   readonly flowLph: number;
   readonly headM: number;
 }
 
-/** A pump curve between its first and its last point; there is no flow past the last. */
+/** What is known of a pump: its maker's table, or the two figures of its label. */
+export type KnownPump =
+  | { readonly kind: "table"; readonly points: readonly PumpPoint[] }
+  | { readonly kind: "label"; readonly flowAtNoLiftLph: number; readonly greatestLiftM: number };
+
+/** A pump curve between its first and its last point; nothing is known outside them. */
 export interface PumpCurve {
-  readonly shutOffHeadM: number;
+  /** Head at the first point: at no flow, where the table begins there. */
+  readonly firstHeadM: number;
+  readonly firstFlowLph: number;
   readonly lastFlowLph: number;
-  readonly startsAtZeroFlow: boolean;
+  /** @throws RangeError for a flow outside the table */
   headM(flowLph: number): number;
+  /** How the head changes with the flow, m for each L/h. @throws RangeError for a flow outside the table */
+  slope(flowLph: number): number;
+}
+
+/** The curve of a pump, from its table or its label. */
+export function curveOf(pump: KnownPump): PumpCurve {
+  return pump.kind === "table" ? pumpCurve(pump.points) : labelPumpCurve(pump.flowAtNoLiftLph, pump.greatestLiftM);
+}
+
+/**
+ * A pump curve guessed from a label: H = H0·(1 − (Q/Q0)²). An estimate; nothing is known beyond Q0.
+ *
+ * @param flowAtNoLiftLph Q0, 1–1 000 000 L/h
+ * @param greatestLiftM H0, 0.05–1000 m
+ * @throws RangeError when an argument is outside its range
+ * @source parabola through the two figures that a label gives; tests/reference/water/series.json, "labelPump"
+ * @example labelPumpCurve(800, 1.8).headM(400) // 1.35
+ */
+export function labelPumpCurve(flowAtNoLiftLph: number, greatestLiftM: number): PumpCurve {
+  requireRange("labelPumpCurve", "flowAtNoLiftLph", flowAtNoLiftLph, 1, 1_000_000);
+  requireRange("labelPumpCurve", "greatestLiftM", greatestLiftM, 0.05, 1000);
+  return {
+    firstHeadM: greatestLiftM,
+    firstFlowLph: 0,
+    lastFlowLph: flowAtNoLiftLph,
+    headM(flowLph) {
+      requireRange("labelPumpCurve", "flowLph", flowLph, 0, flowAtNoLiftLph);
+      return greatestLiftM * (1 - (flowLph / flowAtNoLiftLph) ** 2);
+    },
+    slope(flowLph) {
+      requireRange("labelPumpCurve", "flowLph", flowLph, 0, flowAtNoLiftLph);
+      return (-2 * greatestLiftM * flowLph) / flowAtNoLiftLph ** 2;
+    },
+  };
 }
 
 /**
@@ -22,29 +64,40 @@ export interface PumpCurve {
 export function pumpCurve(points: readonly PumpPoint[]): PumpCurve {
   if (points.length < 2) throw new RangeError(`pumpCurve: points has ${points.length}; it must have at least 2`);
   points.forEach((point, index) => {
+    requireFigures("pumpCurve", point, { flowLph: [0, GREATEST], headM: [0, 10_000] });
     if (index > 0 && !(point.flowLph > points[index - 1]!.flowLph))
       throw new RangeError(`pumpCurve: flowLph of point ${index + 1} is ${point.flowLph}; flows must rise`);
   });
   const slopes = pchipSlopes(points);
   const first = points[0]!;
   const last = points.at(-1)!;
+  const pieceAt = (flowLph: number) => {
+    requireRange("pumpCurve", "flowLph", flowLph, first.flowLph, last.flowLph);
+    const next = Math.max(
+      1,
+      points.findIndex((point) => point.flowLph >= flowLph),
+    );
+    const [from, to] = [points[next - 1]!, points[next]!];
+    const h = to.flowLph - from.flowLph;
+    return { t: (flowLph - from.flowLph) / h, h, from, to, fromSlope: slopes[next - 1]!, toSlope: slopes[next]! };
+  };
   return {
-    shutOffHeadM: first.headM,
+    firstHeadM: first.headM,
+    firstFlowLph: first.flowLph,
     lastFlowLph: last.flowLph,
-    startsAtZeroFlow: first.flowLph === 0,
     headM(flowLph) {
-      const next = Math.max(
-        1,
-        points.findIndex((point) => point.flowLph >= flowLph),
-      );
-      const [a, b] = [points[next - 1]!, points[next]!];
-      const h = b.flowLph - a.flowLph;
-      const t = (flowLph - a.flowLph) / h;
+      const { t, h, from, to, fromSlope, toSlope } = pieceAt(flowLph);
       return (
-        (1 + 2 * t) * (1 - t) ** 2 * a.headM +
-        t * (1 - t) ** 2 * h * slopes[next - 1]! +
-        t ** 2 * (3 - 2 * t) * b.headM +
-        t ** 2 * (t - 1) * h * slopes[next]!
+        (1 + 2 * t) * (1 - t) ** 2 * from.headM +
+        t * (1 - t) ** 2 * h * fromSlope +
+        t ** 2 * (3 - 2 * t) * to.headM +
+        t ** 2 * (t - 1) * h * toSlope
+      );
+    },
+    slope(flowLph) {
+      const { t, h, from, to, fromSlope, toSlope } = pieceAt(flowLph);
+      return (
+        (6 * t * (t - 1) * (from.headM - to.headM)) / h + (1 - t) * (1 - 3 * t) * fromSlope + t * (3 * t - 2) * toSlope
       );
     },
   };

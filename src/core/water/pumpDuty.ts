@@ -1,8 +1,11 @@
-import { GRAVITY_M_PER_S2, pipeHeadLossM, WATER_KG_PER_M3, type PipeRun } from "./pipeFriction";
-import { pumpCurve, type PumpPoint } from "./pumpCurve";
+import { riseToZero } from "../numeric/riseToZero";
+import { requireFigures } from "../units/range";
+import { GRAVITY_M_PER_S2, WATER_KG_PER_M3 } from "../units/physics";
+import { pipeHeadLossM, type PipeRun } from "./pipeFriction";
+import { curveOf, type KnownPump } from "./pumpCurve";
 
 export interface PumpSystem {
-  readonly points: readonly PumpPoint[];
+  readonly pump: KnownPump;
   /** Highest outlet over the water surface in the tank; negative when the tank stands higher. */
   readonly staticLiftM: number;
   /** Head wanted at the outlet (0 for open spigots). */
@@ -10,14 +13,22 @@ export interface PumpSystem {
   readonly pipe: PipeRun;
 }
 
-/** What the pump does: it cannot lift; or it works at a point; or it would run past the end of its table. */
+interface DutyPoint {
+  readonly flowLph: number;
+  readonly headM: number;
+  readonly lossM: number;
+  readonly hydraulicW: number;
+}
+
+/**
+ * What the pump does: it cannot lift; it works at a point; it would run past the end of its table; or it would work at less
+ * than the first flow of a table that does not begin at none, of which nothing is known.
+ */
 export type PumpDuty =
   | { readonly kind: "cannot-lift"; readonly flowLph: 0; readonly headM: number; readonly neededHeadM: number }
-  | { readonly kind: "works"; readonly flowLph: number; readonly headM: number; readonly lossM: number; readonly hydraulicW: number }
-  | { readonly kind: "past-end"; readonly flowLph: number; readonly headM: number; readonly lossM: number; readonly hydraulicW: number }; // prettier-ignore
+  | { readonly kind: "before-table"; readonly flowLph: 0; readonly firstFlowLph: number; readonly neededHeadM: number }
+  | ({ readonly kind: "works" | "past-end" } & DutyPoint);
 
-/** Tolerance of the duty flow, far under what a bucket and a watch can tell. */
-const FLOW_TOLERANCE_LPH = 1e-6;
 const SCAN_STEPS = 400;
 
 /**
@@ -29,10 +40,11 @@ const SCAN_STEPS = 400;
  * @source energy balance; cases in tests/reference/water/pump.json
  */
 export function pumpDuty(system: PumpSystem): PumpDuty {
-  const curve = pumpCurve(system.points);
+  requireFigures("pumpDuty", system, { staticLiftM: [-1000, 1000], headWantedM: [0, 1000] });
+  const curve = curveOf(system.pump);
   const liftM = system.staticLiftM + system.headWantedM;
-  if (liftM >= curve.shutOffHeadM)
-    return { kind: "cannot-lift", flowLph: 0, headM: curve.shutOffHeadM, neededHeadM: liftM };
+  if (curve.firstFlowLph === 0 && liftM >= curve.firstHeadM)
+    return { kind: "cannot-lift", flowLph: 0, headM: curve.firstHeadM, neededHeadM: liftM };
   const surplusM = (flowLph: number) => curve.headM(flowLph) - liftM - pipeHeadLossM(flowLph, system.pipe);
   if (surplusM(curve.lastFlowLph) >= 0)
     return duty("past-end", curve.lastFlowLph, curve.headM(curve.lastFlowLph), system);
@@ -41,17 +53,21 @@ export function pumpDuty(system: PumpSystem): PumpDuty {
   let low = high;
   for (let step = SCAN_STEPS - 1; step >= 0 && surplusM(low) < 0; step--) {
     high = low;
-    low = (curve.lastFlowLph * step) / SCAN_STEPS;
+    low = curve.firstFlowLph + ((curve.lastFlowLph - curve.firstFlowLph) * step) / SCAN_STEPS;
   }
-  while (high - low > FLOW_TOLERANCE_LPH) {
-    const middle = (low + high) / 2;
-    if (surplusM(middle) >= 0) low = middle;
-    else high = middle;
-  }
-  return duty("works", low, curve.headM(low), system);
+  if (surplusM(low) < 0)
+    return { kind: "before-table", flowLph: 0, firstFlowLph: curve.firstFlowLph, neededHeadM: liftM };
+  const flowLph = riseToZero(low, high, (flow) => -surplusM(flow));
+  return duty("works", flowLph, curve.headM(flowLph), system);
 }
 
 function duty(kind: "works" | "past-end", flowLph: number, headM: number, system: PumpSystem): PumpDuty {
-  const hydraulicW = WATER_KG_PER_M3 * GRAVITY_M_PER_S2 * (flowLph / 3_600_000) * headM;
+  const hydraulicW = hydraulicPowerW(flowLph, headM);
   return { kind, flowLph, headM, lossM: pipeHeadLossM(flowLph, system.pipe), hydraulicW };
+}
+
+/** Power that water takes up: ρ·g·Q·H, W. @throws RangeError when a figure is outside its range @source definition */
+export function hydraulicPowerW(flowLph: number, headM: number): number {
+  requireFigures("hydraulicPowerW", { flowLph, headM }, { flowLph: [0, 1e9], headM: [-1000, 10_000] });
+  return WATER_KG_PER_M3 * GRAVITY_M_PER_S2 * (flowLph / 3_600_000) * headM;
 }

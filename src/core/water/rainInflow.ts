@@ -1,4 +1,4 @@
-import { requireRange } from "../units/range";
+import { requireRange, requireEach, requireWhole } from "../units/range";
 
 /** Share of the rain on a roof that reaches the pipe, and the first of it that only washes the roof. */
 export const RUNOFF_SHARE = 0.85;
@@ -29,6 +29,11 @@ export interface RainNormals {
  * @param month 1–12
  */
 export function meanRainInflowL(normals: RainNormals, month: number, daysInMonth: number, roofAreaM2: number): number {
+  requireWhole("meanRainInflowL", "month", month, 1, 12);
+  requireWhole("meanRainInflowL", "daysInMonth", daysInMonth, 28, 31);
+  requireRange("meanRainInflowL", "roofAreaM2", roofAreaM2, 0);
+  requireEach("meanRainInflowL", "rainMmByMonth", normals.rainMmByMonth, 0, 20_000);
+  requireEach("meanRainInflowL", "wetDaysByMonth", normals.wetDaysByMonth, 0, 31);
   const rainMm = normals.rainMmByMonth[month - 1] ?? 0;
   const wetDays = normals.wetDaysByMonth[month - 1] ?? 0;
   return wetDays > 0 ? (wetDays * rainInflowL(rainMm / wetDays, roofAreaM2)) / daysInMonth : 0;

@@ -1,4 +1,5 @@
-import { civilDate, daysInMonth, type Day } from "../units/day";
+import { GREATEST, requireEach, requireFigures } from "../units/range";
+import { civilDate, daysInMonth, requireDay, type Day } from "../units/day";
 import { meanRainInflowL, type RainNormals } from "./rainInflow";
 import { storageDay } from "./storageBalance";
 
@@ -48,6 +49,9 @@ export function supplyHorizon(
   store: WaterStore,
   rain: RainNormals,
 ): SupplyHorizon {
+  requireDay("supplyHorizon", "from", from);
+  requireEach("supplyHorizon", "needL", needL, 0);
+  requireSupply("supplyHorizon", sources, store);
   const order = sources.map((_, index) => index).sort((a, b) => sources[a]!.priority - sources[b]!.priority);
   const drawnL = sources.map(() => new Array<number>(needL.length).fill(0));
   const storedL = new Array<number>(needL.length).fill(0);
@@ -78,9 +82,21 @@ export function supplyHorizon(
       Math.min(fromStoreL, inStoreL + inflowL),
     ).endL;
     storedL[offset] = inStoreL;
-    // A millilitre is float dust, not thirst.
+    // Less than a millilitre is rounding, not a shortage.
     shortL[offset] = leftL > 0.001 ? leftL : 0;
     if (leftL > 0.001 && !firstShort) firstShort = { day: from + offset, litres: leftL };
   });
   return { from, needL, storedL, shortL, drawnL, firstShort, cost };
+}
+
+/** Refuses sources and a store by the first of their figures that is outside its range. */
+export function requireSupply(where: string, sources: readonly WaterSource[], store: WaterStore): void {
+  for (const source of sources)
+    requireFigures(where, source, {
+      priority: [0, 1000, "whole"],
+      limitLpd: [0, GREATEST],
+      roofAreaM2: [0, 1_000_000],
+      pricePerM3: [0, 1_000_000],
+    });
+  requireFigures(where, store, { capacityL: [0, GREATEST], storedL: [0, GREATEST] });
 }

@@ -1,10 +1,20 @@
+import { wholeUp } from "../numeric/whole";
 import { requireRange } from "../units/range";
 
-/** When a pump runs. Minutes of the day count from midnight. */
+/**
+ * When a pump runs. Minutes of the day count from midnight; a window that ends at or before its begin goes on over
+ * midnight, and 1440 is 24:00.
+ */
 export type TimerProgram =
   | { readonly kind: "continuous" }
-  | { readonly kind: "every"; readonly everyMin: number; readonly runMin: number; readonly fromMin: number; readonly toMin: number }
-  | { readonly kind: "times"; readonly timesMin: readonly number[]; readonly runMin: number }; // prettier-ignore
+  | {
+      readonly kind: "every";
+      readonly everyMin: number;
+      readonly runMin: number;
+      readonly fromMin: number;
+      readonly toMin: number;
+    }
+  | { readonly kind: "times"; readonly timesMin: readonly number[]; readonly runMin: number };
 
 export interface TimerRun {
   readonly startMin: number;
@@ -14,7 +24,7 @@ export interface TimerRun {
 const MINUTES_PER_DAY = 1440;
 
 /**
- * The runs of one day. A run starts only inside the window and is cut off by the next start.
+ * The runs of one day, by their start. A run starts only inside the window and is cut off by the next start.
  *
  * @throws RangeError when a time is outside the day or a run is longer than its interval
  * @example timerRuns({ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }).length // 8
@@ -27,12 +37,12 @@ export function timerRuns(program: TimerProgram): TimerRun[] {
       requireRange("timerRuns", "everyMin", program.everyMin, 1, MINUTES_PER_DAY);
       requireRange("timerRuns", "runMin", program.runMin, 0.05, program.everyMin);
       requireRange("timerRuns", "fromMin", program.fromMin, 0, MINUTES_PER_DAY);
-      requireRange("timerRuns", "toMin", program.toMin, program.fromMin, MINUTES_PER_DAY);
-      const starts = Math.ceil((program.toMin - program.fromMin) / program.everyMin - 1e-9);
+      requireRange("timerRuns", "toMin", program.toMin, 0, MINUTES_PER_DAY);
+      const starts = wholeUp(timerWindowMin(program) / program.everyMin);
       return Array.from({ length: starts }, (_, run) => ({
-        startMin: program.fromMin + run * program.everyMin,
+        startMin: (program.fromMin + run * program.everyMin) % MINUTES_PER_DAY,
         lengthMin: program.runMin,
-      }));
+      })).sort((a, b) => a.startMin - b.startMin);
     }
     case "times": {
       requireRange("timerRuns", "runMin", program.runMin, 0.05, MINUTES_PER_DAY);
@@ -46,13 +56,12 @@ export function timerRuns(program: TimerProgram): TimerRun[] {
   }
 }
 
+/** Minutes that a window lasts; one that ends at or before its begin goes on over midnight. */
+function timerWindowMin({ fromMin, toMin }: { readonly fromMin: number; readonly toMin: number }): number {
+  return toMin > fromMin ? toMin - fromMin : toMin + MINUTES_PER_DAY - fromMin;
+}
+
 /** Minutes a day that the pump runs. */
 export function timerMinutes(program: TimerProgram): number {
   return timerRuns(program).reduce((sum, run) => sum + run.lengthMin, 0);
-}
-
-/** "07:05" from minutes of the day. */
-export function clockText(minutes: number): string {
-  const whole = Math.round(minutes);
-  return `${String(Math.floor(whole / 60)).padStart(2, "0")}:${String(whole % 60).padStart(2, "0")}`;
 }

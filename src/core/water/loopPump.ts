@@ -1,0 +1,61 @@
+import { fittingsK } from "./pipeSizes";
+import type { PumpSystem } from "./pumpDuty";
+import type { KnownPump } from "./pumpCurve";
+
+/** Where the water of a tank stands, over the floor. */
+interface WaterLevels {
+  readonly lowestWaterM: number;
+  /** From a full tank to its lowest level. */
+  readonly waterSinksM: number;
+}
+
+/** The pipe that water is pushed through, and where it is pushed to. */
+interface PumpPipe {
+  readonly highestOutletM: number;
+  readonly headWantedM: number;
+  readonly pipeLengthM: number;
+  readonly boreMm: number;
+  readonly elbows: number;
+  /** Open full-bore valves. */
+  readonly valves: number;
+  /** What inlet, outlet, filters and all else take, as a sum of K. */
+  readonly fittingsK: number;
+  /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
+  readonly nonReturnValve: boolean;
+}
+
+/** The mains behind a regulator. */
+export interface MainsPressure {
+  readonly kind: "mains";
+  readonly supplyHeadM: number;
+  readonly setHeadM: number;
+  /** Flows between which the regulator holds that. */
+  readonly regulatorLeastLph: number;
+  readonly regulatorGreatestLph: number;
+  /** What it takes by itself at its greatest flow. */
+  readonly regulatorLossM: number;
+}
+
+/** A pump by its maker's table or its label, with the pipe it pushes through. */
+export type RealPump = KnownPump & PumpPipe & WaterLevels;
+/** What gives a loop its pressure: a pump, a tank that stands higher, or the mains; with the pipe to the lines. */
+export type LoopPump = RealPump | ({ readonly kind: "gravity" } & PumpPipe & WaterLevels) | (MainsPressure & PumpPipe);
+
+/** The pump among what may give pressure; null for a tank on a stand and for the mains. */
+export function realPumpOf(pump: LoopPump): RealPump | null {
+  return pump.kind === "label" || pump.kind === "table" ? pump : null;
+}
+
+/** A loop's pump against its lift and its pipe. */
+export function pumpSystem(pump: RealPump): PumpSystem {
+  return {
+    pump,
+    staticLiftM: pump.highestOutletM - pump.lowestWaterM,
+    headWantedM: pump.headWantedM,
+    pipe: {
+      lengthM: pump.pipeLengthM,
+      boreMm: pump.boreMm,
+      fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
+    },
+  };
+}
