@@ -1,6 +1,7 @@
 import { requireRange } from "../units/range";
 import { ecOfIons } from "./ec";
-import { riseToZero, strengthForEc } from "./scaleToEc";
+import { riseToZero } from "../numeric/riseToZero";
+import { strengthForEc } from "./scaleToEc";
 import { mixIons, type IonAmounts } from "./nutrients";
 
 /** A tank as read, and what is at hand to mend it. Ions in mmol/L. */
@@ -35,7 +36,11 @@ export interface TankCorrection {
   readonly expectedEcMsPerCm: number;
 }
 
-export type BringBack = TankCorrection | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number };
+export type BringBack =
+  | TankCorrection
+  | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number }
+  /** Even eight times its strength does not come to the EC wanted, or to the one that was read. */
+  | { readonly kind: "recipe-too-weak" };
 
 /** What no common meter can tell apart. */
 const SAME_EC_MS_PER_CM = 0.01;
@@ -55,10 +60,12 @@ export function bringBack(tank: TankReading): BringBack {
   requireRange("bringBack", "ecMsPerCm", tank.ecMsPerCm, 0, 20);
   requireRange("bringBack", "targetEcMsPerCm", tank.targetEcMsPerCm, 0, 20);
   requireRange("bringBack", "stockFactor", tank.stockFactor, 1, 2000);
+  if (tank.wantedVolumeL !== undefined) requireRange("bringBack", "wantedVolumeL", tank.wantedVolumeL, 0);
   const waterEcMsPerCm = ecOfIons(tank.water);
   const strengthWanted = strengthForEc(tank.recipe, tank.water, tank.targetEcMsPerCm);
   if (strengthWanted === "water-too-strong") return { kind: "water-too-strong", waterEcMsPerCm };
   const now = strengthForEc(tank.recipe, tank.water, tank.ecMsPerCm);
+  if (strengthWanted === "recipe-too-weak" || now === "recipe-too-weak") return { kind: "recipe-too-weak" };
   // A tank that reads below its own water has been diluted by something purer: as weak as can be.
   const strengthNow = now === "water-too-strong" ? 0 : now;
   const largestL = tank.volumeL + tank.headspaceL;
@@ -106,14 +113,21 @@ function strengthen(
   largestL: number,
   base: Base,
 ): TankCorrection {
-  const old = mixIons([[1, tank.water], [strengthNow, tank.recipe]]); // prettier-ignore
+  const old = mixIons([
+    [1, tank.water],
+    [strengthNow, tank.recipe],
+  ]);
   const stock = mixIons([[tank.stockFactor, tank.recipe]]);
   // Stock A and B, x litres each, together bring x litres of both halves of the recipe at stock strength.
   const after = (eachL: number, drainL: number) => {
     const keptL = tank.volumeL - drainL;
     const finalL = Math.max(wantedL - drainL, keptL + 2 * eachL);
     const waterL = finalL - keptL - 2 * eachL;
-    const ions = mixIons([[keptL / finalL, old], [waterL / finalL, tank.water], [eachL / finalL, stock]]); // prettier-ignore
+    const ions = mixIons([
+      [keptL / finalL, old],
+      [waterL / finalL, tank.water],
+      [eachL / finalL, stock],
+    ]);
     return { finalL, waterL, ecMsPerCm: ecOfIons(ions) };
   };
   const eachFor = (drainL: number) =>

@@ -5,7 +5,7 @@ import stocks from "../../../tests/reference/feed/stocks.json";
 import saltCases from "../../../tests/reference/feed/salts.json";
 import { bringBack, type TankCorrection } from "./bringBack";
 import { ecOfIons } from "./ec";
-import { injectorVerdict } from "./injector";
+import { injectorVerdict } from "../water/injector";
 import { ATOMIC_WEIGHT_G_PER_MOL as weight } from "./nutrients";
 import { acidAmount, acidMeqPerL, phAfterAcid } from "./phDose";
 import { SALT_LIBRARY, stockFor, type Salt } from "./salts";
@@ -37,9 +37,14 @@ test.each(
 });
 
 const MOLAR: Record<string, [string, number]> = {
-  NO3: ["NO3-N", weight.N], NH4: ["NH4-N", weight.N], H2PO4: ["P", weight.P], K: ["K", weight.K],
-  Ca: ["Ca", weight.Ca], Mg: ["Mg", weight.Mg], SO4: ["S", weight.S],
-}; // prettier-ignore
+  NO3: ["NO3-N", weight.N],
+  NH4: ["NH4-N", weight.N],
+  H2PO4: ["P", weight.P],
+  K: ["K", weight.K],
+  Ca: ["Ca", weight.Ca],
+  Mg: ["Mg", weight.Mg],
+  SO4: ["S", weight.S],
+};
 const toMgPerL = (mmol: Record<string, number>) =>
   Object.fromEntries(Object.entries(mmol).map(([ion, amount]) => [MOLAR[ion]![0], amount * MOLAR[ion]![1]]));
 
@@ -61,8 +66,10 @@ test.each(having(stocks, "mass_g_per_tank"))("$name", ({ given, expect: want }) 
 });
 test.each(having(stocks, "sameStockTank"))("in one stock: $name", ({ given, expect: want }) => {
   const acids: Record<string, Partial<Salt>> = {
-    phosphoric: { percent: { P: 26 }, acid: true }, sulfuric: { percent: { S: 12 }, acid: true }, nitric: { percent: { "NO3-N": 8 }, acid: true },
-  }; // prettier-ignore
+    phosphoric: { percent: { P: 26 }, acid: true },
+    sulfuric: { percent: { S: 12 }, acid: true },
+    nitric: { percent: { "NO3-N": 8 }, acid: true },
+  };
   const salts = given.sameStockTank.map((name: string) => named(name) ?? { name, ...acids[name.split(" ")[0]!] });
   expect([...(stockConflict(salts)?.ions ?? [])]).toEqual(want.reasonIons);
 });
@@ -81,8 +88,10 @@ test.each(having(stocks, "dissolves"))("dissolves? $name", ({ given, expect: wan
 });
 test.each(having(stocks, "sumOfFractions"))("dissolve together? $name", ({ given, expect: want }) => {
   const salts = Object.entries(given.salts_g_per_1000L as Record<string, number>).map(([name, gPer1000L]) => ({
-    ...named(name), gPer1000L, solubilityGPerL: given.solubility_gL[name].gL,
-  })); // prettier-ignore
+    ...named(name),
+    gPer1000L,
+    solubilityGPerL: given.solubility_gL[name].gL,
+  }));
   const found = stockSolubility(salts, given.ratio_R, given.coldest_C);
   expect(found.verdict).toBe({ ok: "clear", warn: "close", refuse: "does-not-dissolve" }[want.verdict as "ok"]);
 });
@@ -111,9 +120,14 @@ test.each(having(injector, "zoneFlows_Lh"))("$name", ({ given, expect: want }) =
 });
 
 const reading = (given: Case["given"]) => ({
-  recipe: given.recipe_mmolL, water: given.water_mmolL, volumeL: given.volume_L, headspaceL: given.headspace_L,
-  ecMsPerCm: given.EC_mScm, targetEcMsPerCm: given.targetEC_mScm, stockFactor: given.ratio_R ?? 100,
-}); // prettier-ignore
+  recipe: given.recipe_mmolL,
+  water: given.water_mmolL,
+  volumeL: given.volume_L,
+  headspaceL: given.headspace_L,
+  ecMsPerCm: given.EC_mScm,
+  targetEcMsPerCm: given.targetEC_mScm,
+  stockFactor: given.ratio_R ?? 100,
+});
 test.each(having(correction, "stockA_L"))("$name", ({ given, expect: want, tol }) => {
   const found = bringBack({ ...reading(given), headspaceL: 1e5 }) as TankCorrection;
   expect(found.kind).toBe("strengthen");
@@ -136,9 +150,11 @@ test("water stronger than the target cannot dilute", () => {
 });
 test.each(having(correction, "acid_meqL"))("$name", ({ given, expect: want, tol }) => {
   const buffer = {
-    ph: given.pH, carbonateAlkalinityMeqPerL: given.carbonateAlkalinity_meqL,
-    phosphorusMmolPerL: given.P_mmolL, ammoniumMmolPerL: given.NH4_mmolL,
-  }; // prettier-ignore
+    ph: given.pH,
+    carbonateAlkalinityMeqPerL: given.carbonateAlkalinity_meqL,
+    phosphorusMmolPerL: given.P_mmolL,
+    ammoniumMmolPerL: given.NH4_mmolL,
+  };
   const meqPerL = acidMeqPerL(buffer, given.targetPH);
   within(meqPerL, want.acid_meqL, tol.rel);
   within(
@@ -146,5 +162,5 @@ test.each(having(correction, "acid_meqL"))("$name", ({ given, expect: want, tol 
     want.mL,
     tol.rel,
   );
-  within(phAfterAcid(buffer, meqPerL / 2), want.pH_afterFirstHalf, 0, tol.pH_abs);
+  within(phAfterAcid(buffer, meqPerL / 2) as number, want.pH_afterFirstHalf, 0, tol.pH_abs);
 });

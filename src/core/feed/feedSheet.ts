@@ -1,12 +1,19 @@
+import { GREATEST, requireFigures, requireRange } from "../units/range";
 import { ecOfIons } from "./ec";
 import { ionsFromElements, mixIons, type IonAmounts, type NutrientAmounts } from "./nutrients";
 import { elementsOfSalts, saltsForRecipe, type RecipeSolution } from "./saltsForRecipe";
 import type { Salt, StockLetter } from "./salts";
 import { strengthForEc } from "./scaleToEc";
 import {
-  concentrationFactor, stockConflict, stockDaysLeft, stockSolubility, stockTankG,
-  type RatioConvention, type StockConflict, type StockSolubility,
-} from "./stocks"; // prettier-ignore
+  concentrationFactor,
+  stockConflict,
+  stockDaysLeft,
+  stockSolubility,
+  stockTankG,
+  type RatioConvention,
+  type StockConflict,
+  type StockSolubility,
+} from "./stocks";
 
 /** A salt of a recipe and the stock it goes into. */
 export interface RecipeSalt extends Salt {
@@ -47,8 +54,10 @@ export interface StockSheet {
 
 export interface FeedSheet {
   readonly solution: RecipeSolution;
-  /** Factor on the recipe as written that gives the wanted EC; null when the water alone is too strong. */
+  /** Factor on the recipe as written that gives the wanted EC; null when none does. */
   readonly strength: number | null;
+  /** Why none does. */
+  readonly noStrength: "water-too-strong" | "recipe-too-weak" | null;
   /** Grams of each salt in 1000 L of feed at the wanted EC, in the order of the salts. */
   readonly gPer1000L: readonly number[];
   readonly waterEcMsPerCm: number;
@@ -67,21 +76,30 @@ export interface FeedSheet {
  * @source saltsForRecipe.ts, scaleToEc.ts, stocks.ts
  */
 export function feedSheet(input: FeedSheetInput): FeedSheet {
+  requireRange("feedSheet", "feedLpd", input.feedLpd, 0);
+  for (const stock of input.stocks)
+    requireFigures("feedSheet", stock, { volumeL: [0, GREATEST], leftL: [0, GREATEST] });
   const solution = saltsForRecipe(input.targetsMgPerL, input.salts, input.waterMgPerL);
   const recipeIons = ionsFromElements(elementsOfSalts(input.salts, solution.gPer1000L));
   const waterIons = ionsFromElements(input.waterMgPerL, input.waterAlkalinityMgCaco3PerL);
   const hasSalts = Object.keys(recipeIons).length > 0;
-  const scaled = hasSalts ? strengthForEc(recipeIons, waterIons, input.ecMsPerCm) : "water-too-strong";
-  const strength = scaled === "water-too-strong" ? null : scaled;
+  const scaled = hasSalts ? strengthForEc(recipeIons, waterIons, input.ecMsPerCm) : "recipe-too-weak";
+  const strength = typeof scaled === "number" ? scaled : null;
   const gPer1000L = solution.gPer1000L.map((grams) => grams * (strength ?? 0));
   const factor = concentrationFactor(input.ratioR, input.convention);
   const stocks = input.stocks.map((tank) => stockSheet(tank, input, gPer1000L, factor));
   return {
     solution,
     strength,
+    noStrength: typeof scaled === "number" ? null : scaled,
     gPer1000L,
     waterEcMsPerCm: ecOfIons(waterIons),
-    recipeEcMsPerCm: ecOfIons(mixIons([[1, waterIons], [1, recipeIons]])), // prettier-ignore
+    recipeEcMsPerCm: ecOfIons(
+      mixIons([
+        [1, waterIons],
+        [1, recipeIons],
+      ]),
+    ),
     recipeIons,
     waterIons,
     factor,

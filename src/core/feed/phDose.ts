@@ -1,5 +1,5 @@
 import { requireRange } from "../units/range";
-import { riseToZero } from "./scaleToEc";
+import { riseToZero } from "../numeric/riseToZero";
 
 /** Constants at 25 °C. */
 const PK1 = 6.35;
@@ -9,6 +9,9 @@ const PK_PHOSPHATE = [2.15, 7.2, 12.35] as const;
 const PK_AMMONIUM = 9.25;
 const LOG_KH = -1.47;
 const AIR_PCO2_ATM = 420e-6;
+
+/** The pH for which the charge balance is meant. */
+export const PH_RANGE = { least: 3, greatest: 10 } as const;
 
 /** What buffers a tank. mmol/L and meq/L. */
 export interface TankBuffer {
@@ -22,52 +25,95 @@ export interface TankBuffer {
  * Milliequivalents of acid per litre that move a closed tank from its pH to a target: the whole charge balance of
  * carbonate, phosphate, ammonium and water. Negative when base is needed.
  *
- * @throws RangeError when a pH is outside 3–10 or an amount is negative
+ * @throws RangeError when a pH is outside 3–10 or an amount is outside its range
  * @source carbonate system; Stumm and Morgan, Aquatic Chemistry, ch. 4; tests/reference/feed/correction.json
  */
 export function acidMeqPerL(tank: TankBuffer, targetPh: number): number {
-  requireRange("acidMeqPerL", "ph", tank.ph, 3, 10);
-  requireRange("acidMeqPerL", "targetPh", targetPh, 3, 10);
-  requireRange("acidMeqPerL", "carbonateAlkalinityMeqPerL", tank.carbonateAlkalinityMeqPerL, 0, 50);
+  checkTank("acidMeqPerL", tank);
+  requireRange("acidMeqPerL", "targetPh", targetPh, PH_RANGE.least, PH_RANGE.greatest);
+  return chargeMeqPerL(tank, tank.ph) - chargeMeqPerL(tank, targetPh);
+}
+
+function checkTank(where: string, tank: TankBuffer): void {
+  requireRange(where, "ph", tank.ph, PH_RANGE.least, PH_RANGE.greatest);
+  requireRange(where, "carbonateAlkalinityMeqPerL", tank.carbonateAlkalinityMeqPerL, 0, 50);
+  requireRange(where, "phosphorusMmolPerL", tank.phosphorusMmolPerL, 0, 500);
+  requireRange(where, "ammoniumMmolPerL", tank.ammoniumMmolPerL, 0, 500);
+}
+
+/** Negative charge of what buffers a tank, were it at another pH; the carbonate that is there stays. */
+function chargeMeqPerL(tank: TankBuffer, ph: number): number {
   const carbonateMmolPerL = tank.carbonateAlkalinityMeqPerL / carbonateCharge(tank.ph);
-  const charge = (ph: number) =>
+  return (
     carbonateMmolPerL * carbonateCharge(ph) +
     tank.phosphorusMmolPerL * phosphateCharge(ph) +
     tank.ammoniumMmolPerL * ammoniaShare(ph) +
-    1000 * (10 ** (ph - PKW) - 10 ** -ph);
-  return charge(tank.ph) - charge(targetPh);
+    1000 * (10 ** (ph - PKW) - 10 ** -ph)
+  );
 }
 
-/** pH after an amount of acid (meq/L), the same balance the other way round. */
-export function phAfterAcid(tank: TankBuffer, meqPerL: number): number {
-  return riseToZero(3, 10, (ph) => meqPerL - acidMeqPerL(tank, ph));
+/**
+ * pH after an amount of acid, the same balance the other way round.
+ *
+ * @param meqPerL of acid; negative is base, −1000 to 1000
+ * @returns the pH, or "past-range" when it ends outside 3–10
+ * @throws RangeError when a figure is outside its range
+ */
+export function phAfterAcid(tank: TankBuffer, meqPerL: number): number | "past-range" {
+  checkTank("phAfterAcid", tank);
+  requireRange("phAfterAcid", "meqPerL", meqPerL, -1000, 1000);
+  const { least, greatest } = PH_RANGE;
+  if (acidMeqPerL(tank, least) < meqPerL || acidMeqPerL(tank, greatest) > meqPerL) return "past-range";
+  return riseToZero(least, greatest, (ph) => meqPerL - acidMeqPerL(tank, ph));
 }
 
 /**
  * Carbonate alkalinity of water in balance with the air at a pH: KH·pCO2·(K1/[H] + 2K1K2/[H]²). An aerated tank is
  * near it; still water from a hard source holds more.
+ *
+ * @throws RangeError when the pH is outside 3–10
+ * @source Henry's law and the dissociation of carbonic acid at 25 °C; tests/reference/feed/acid.json
  */
 export function aeratedAlkalinityMeqPerL(ph: number): number {
+  requireRange("aeratedAlkalinityMeqPerL", "ph", ph, PH_RANGE.least, PH_RANGE.greatest);
   const co2MmolPerL = 1000 * 10 ** LOG_KH * AIR_PCO2_ATM;
   return co2MmolPerL * (10 ** (ph - PK1) + 2 * 10 ** (2 * ph - PK1 - PK2));
 }
 
-/** Acids for tanks. Phosphoric gives 1 + [HPO4]/([H2PO4] + [HPO4]) equivalents a mole, by the target pH. */
-export type TankAcid = "phosphoric" | "nitric" | "citric";
+/**
+ * Acids for tanks as they are sold, percent by mass and g/mL; citric acid is a solid.
+ * @source densities of nitric 38 %, phosphoric 75 % and sulfuric 35 % acid, docs/formulas.md
+ */
+export const TANK_ACIDS = {
+  citric: { massPercent: 100, densityGPerMl: 1, unit: "g" },
+  phosphoric: { massPercent: 75, densityGPerMl: 1.579, unit: "mL" },
+  nitric: { massPercent: 38, densityGPerMl: 1.234, unit: "mL" },
+  sulfuric: { massPercent: 35, densityGPerMl: 1.26, unit: "mL" },
+} as const;
+export type TankAcid = keyof typeof TANK_ACIDS;
 
-/** Millilitres (grams for citric acid, a solid) of an acid for a number of equivalents. */
+/**
+ * Millilitres (grams for citric acid, a solid) of an acid for a number of equivalents. Phosphoric gives
+ * 1 + [HPO4]/([H2PO4] + [HPO4]) equivalents a mole, by the target pH; sulfuric 2, nitric 1.
+ */
 export function acidAmount(
   acid: TankAcid,
   meq: number,
   targetPh: number,
-  massPercent = 75,
-  densityGPerMl = 1.579,
+  massPercent: number = TANK_ACIDS[acid].massPercent,
+  densityGPerMl: number = TANK_ACIDS[acid].densityGPerMl,
 ): number {
+  requireRange("acidAmount", "meq", meq, 0);
+  requireRange("acidAmount", "targetPh", targetPh, PH_RANGE.least, PH_RANGE.greatest);
+  requireRange("acidAmount", "massPercent", massPercent, 0.1, 100);
+  requireRange("acidAmount", "densityGPerMl", densityGPerMl, 0.5, 3);
   switch (acid) {
     case "phosphoric":
       return meq / (((10 * massPercent * densityGPerMl) / 98) * phosphateCharge(targetPh));
     case "nitric":
       return meq / ((10 * massPercent * densityGPerMl) / 63.01);
+    case "sulfuric":
+      return meq / (((10 * massPercent * densityGPerMl) / 98.08) * 2);
     case "citric":
       return (meq * 192.12) / 1000 / citricCharge(targetPh);
   }
@@ -75,6 +121,7 @@ export function acidAmount(
 
 /** Grams of potassium bicarbonate for a number of milliequivalents of base. */
 export function bicarbonateG(meq: number): number {
+  requireRange("bicarbonateG", "meq", meq, 0);
   return (meq * 100.115) / 1000;
 }
 

@@ -1,3 +1,4 @@
+import { requireEach } from "../units/range";
 import type { NutrientAmounts } from "./nutrients";
 
 /** A salt as sold. */
@@ -17,6 +18,7 @@ const OXIDISER = "Oxidiser: keep dry, away from fuel and acid; local rules may l
  * Salts that a new garden starts with; each can be changed. Percent by mass.
  * @source atomic weights (tests/reference/feed/salts.json); solubilities from tests/reference/feed/stocks.json
  */
+// prettier-ignore
 export const SALT_LIBRARY: readonly Salt[] = [
   { name: "calcium nitrate, commercial double salt", percent: { "NO3-N": 14.4, "NH4-N": 1.1, Ca: 19 }, solubilityGPerL: [800, 850, 950, 1050], caution: OXIDISER },
   { name: "calcium nitrate tetrahydrate", percent: { "NO3-N": 11.86, Ca: 16.97 }, solubilityGPerL: [1039, 1124, 1200, 1328], caution: OXIDISER },
@@ -36,12 +38,15 @@ export const SALT_LIBRARY: readonly Salt[] = [
   { name: "copper sulfate pentahydrate", percent: { Cu: 25.45, S: 12.84 }, solubilityGPerL: [223, 271, 322, 385] },
   { name: "boric acid", percent: { B: 17.48 }, solubilityGPerL: [25.6, 35.1, 47.6, 63] },
   { name: "sodium molybdate dihydrate", percent: { Mo: 39.66, Na: 19 }, solubilityGPerL: [496, 630, 667, 678] },
-]; // prettier-ignore
+];
 
-export type StockLetter = "A" | "B";
+/** A holds calcium and chelates, B sulfate and phosphate, C what must stand alone. */
+export const STOCK_LETTERS = ["A", "B", "C"] as const;
+export type StockLetter = (typeof STOCK_LETTERS)[number];
 
 /** Where a salt has to go: calcium and chelates in A, sulfate and phosphate in B, the rest where there is room. */
 export function stockFor(salt: Pick<Salt, "percent" | "chelate">): StockLetter | "either" {
+  requireEach("stockFor", "percent", salt.percent, 0, 100);
   if ((salt.percent.Ca ?? 0) > 0 || salt.chelate) return "A";
   return (salt.percent.S ?? 0) > 0 || (salt.percent.P ?? 0) > 0 ? "B" : "either";
 }

@@ -1,3 +1,5 @@
+import { Matrix, solve } from "ml-matrix";
+import { requireEach } from "../units/range";
 import type { Salt } from "./salts";
 import { NUTRIENTS, type Nutrient, type NutrientAmounts } from "./nutrients";
 
@@ -42,6 +44,9 @@ export function saltsForRecipe(
   salts: readonly Pick<Salt, "percent">[],
   waterMgPerL: NutrientAmounts = {},
 ): RecipeSolution {
+  requireEach("saltsForRecipe", "targetsMgPerL", targetsMgPerL, 0, 100_000);
+  requireEach("saltsForRecipe", "waterMgPerL", waterMgPerL, 0, 100_000);
+  for (const { percent } of salts) requireEach("saltsForRecipe", "percent", percent, 0, 100);
   const wanted = NUTRIENTS.filter((nutrient) => (targetsMgPerL[nutrient] ?? 0) > 0);
   const scale = wanted.map((nutrient) => (WEIGHTS[nutrient] ?? MICRO_WEIGHT) / targetsMgPerL[nutrient]!);
   // 1 g in 1000 L is 1 mg/L of salt, so percent/100 turns grams into mg/L of the element.
@@ -69,6 +74,8 @@ export function elementsOfSalts(
   salts: readonly Pick<Salt, "percent">[],
   gPer1000L: readonly number[],
 ): NutrientAmounts {
+  requireEach("elementsOfSalts", "gPer1000L", gPer1000L, 0);
+  for (const { percent } of salts) requireEach("elementsOfSalts", "percent", percent, 0, 100);
   const sum: Partial<Record<Nutrient, number>> = {};
   salts.forEach((salt, index) => {
     for (const [nutrient, percent] of Object.entries(salt.percent) as [Nutrient, number][])
@@ -109,23 +116,9 @@ function nonNegativeLeastSquares(columns: readonly (readonly number[])[], rightS
 
 /** Normal equations with a ridge far below weighing accuracy: two salts of the same make-up stay solvable. */
 function leastSquares(columns: readonly (readonly number[])[], rightSide: readonly number[]): number[] {
-  const n = columns.length;
   const matrix = columns.map((a, i) => columns.map((b, j) => dot(a, b) + (i === j ? 1e-16 + 1e-13 * dot(a, a) : 0)));
   const vector = columns.map((column) => dot(column, rightSide));
-  for (let pivot = 0; pivot < n; pivot++) {
-    for (let row = pivot + 1; row < n; row++) {
-      const factor = matrix[row]![pivot]! / matrix[pivot]![pivot]!;
-      for (let column = pivot; column < n; column++) matrix[row]![column]! -= factor * matrix[pivot]![column]!;
-      vector[row]! -= factor * vector[pivot]!;
-    }
-  }
-  const x = new Array<number>(n).fill(0);
-  for (let row = n - 1; row >= 0; row--) {
-    let sum = vector[row]!;
-    for (let column = row + 1; column < n; column++) sum -= matrix[row]![column]! * x[column]!;
-    x[row] = sum / matrix[row]![row]!;
-  }
-  return x;
+  return solve(new Matrix(matrix), Matrix.columnVector(vector)).to1DArray();
 }
 
 function dot(a: readonly number[], b: readonly number[]): number {

@@ -1,6 +1,5 @@
-import { requireRange } from "../units/range";
+import { requireRange, requireEach, requireWhole } from "../units/range";
 import type { Salt } from "./salts";
-import { told } from "../units/told";
 
 /** "1:100" means one part in 100 parts of outflow, or one part to 100 parts of water. */
 export type RatioConvention = "in" | "to";
@@ -13,40 +12,57 @@ export function concentrationFactor(ratioR: number, convention: RatioConvention 
 
 /** Grams of a salt for one stock tank. @example stockTankG(300, 100, 100) // 3000 */
 export function stockTankG(gPer1000L: number, factor: number, tankL: number): number {
+  requireRange("stockTankG", "gPer1000L", gPer1000L, 0);
+  requireRange("stockTankG", "factor", factor, 1, 4000);
+  requireRange("stockTankG", "tankL", tankL, 0);
   return (gPer1000L / 1000) * factor * tankL;
 }
 
 /** mL of A, and again of B, for a volume of finished feed at a strength. @example stockMl(25, 200) // 125 */
 export function stockMl(feedL: number, factor: number, strength = 1): number {
+  requireRange("stockMl", "feedL", feedL, 0);
+  requireRange("stockMl", "factor", factor, 1, 4000);
+  requireRange("stockMl", "strength", strength, 0, 100);
   return (1000 * feedL * strength) / factor;
 }
 
 export interface StockConflict {
   readonly salts: readonly [string, string];
   readonly ions: readonly ["Ca", "SO4"] | readonly ["Ca", "PO4"] | readonly ["chelate", "H"];
-  readonly reason: string;
 }
 
 /**
- * Why salts may not stand in one stock at strength: calcium with sulfate (gypsum) or phosphate (calcium phosphate),
+ * Why salts may not be in one stock at strength: calcium with sulfate (gypsum) or phosphate (calcium phosphate),
  * acid with a chelate.
  * @returns the first conflict, or null
  * @source tests/reference/feed/stocks.json, "sameStockTank"
  */
-export function stockConflict(salts: readonly Pick<Salt, "name" | "percent" | "chelate" | "acid">[]): StockConflict | null {
+export function stockConflict(
+  salts: readonly Pick<Salt, "name" | "percent" | "chelate" | "acid">[],
+): StockConflict | null {
+  for (const { percent } of salts) requireEach("stockConflict", "percent", percent, 0, 100);
   const calcium = salts.find((salt) => (salt.percent.Ca ?? 0) > 0);
   const sulfate = salts.find((salt) => (salt.percent.S ?? 0) > 0);
   const phosphate = salts.find((salt) => (salt.percent.P ?? 0) > 0);
   const chelate = salts.find((salt) => salt.chelate);
   const acid = salts.find((salt) => salt.acid);
   if (calcium && sulfate)
-    return { salts: [calcium.name, sulfate.name], ions: ["Ca", "SO4"], reason: `${calcium.name} and ${sulfate.name} in one stock drop gypsum: calcium with sulfate. Put one in A, the other in B.` };
+    return {
+      salts: [calcium.name, sulfate.name],
+      ions: ["Ca", "SO4"],
+    };
   if (calcium && phosphate)
-    return { salts: [calcium.name, phosphate.name], ions: ["Ca", "PO4"], reason: `${calcium.name} and ${phosphate.name} in one stock drop calcium phosphate. Put one in A, the other in B.` };
+    return {
+      salts: [calcium.name, phosphate.name],
+      ions: ["Ca", "PO4"],
+    };
   if (chelate && acid)
-    return { salts: [chelate.name, acid.name], ions: ["chelate", "H"], reason: `${acid.name} at stock strength breaks up ${chelate.name}. Keep acid by itself or in B.` };
+    return {
+      salts: [chelate.name, acid.name],
+      ions: ["chelate", "H"],
+    };
   return null;
-} // prettier-ignore
+}
 
 const SOLUBILITY_AT_C = [0, 10, 20, 30] as const;
 /** Share of the solubility that a stock is planned to, and of two salts with an ion in common. */
@@ -55,6 +71,9 @@ export const COMMON_ION_SHARE = 0.9;
 
 /** Solubility at a temperature, linear between the tabled ones, held at the ends. g/L of finished stock. */
 export function solubilityAtGPerL(table: readonly number[], temperatureC: number): number {
+  requireWhole("solubilityAtGPerL", "temperatures of table", table.length, 4, 4);
+  requireEach("solubilityAtGPerL", "table", table, 0, 100_000);
+  requireRange("solubilityAtGPerL", "temperatureC", temperatureC, -60, 80);
   const t = Math.min(30, Math.max(0, temperatureC));
   const index = Math.min(2, Math.floor(t / 10));
   const part = (t - SOLUBILITY_AT_C[index]!) / 10;
@@ -70,9 +89,13 @@ export interface StockSolubility {
     readonly fraction: number;
   }[];
   readonly verdict: "clear" | "close" | "does-not-dissolve";
+  /** What comes nearest to its limit: a salt by name, or the sulfates together. */
+  readonly nearest: { readonly kind: "salt"; readonly name: string } | { readonly kind: "sulfates" };
+  /** Share of the limit that it takes. */
+  readonly load: number;
+  readonly coldestC: number;
   /** Highest whole ratio at which everything still dissolves. */
   readonly highestRatioR: number;
-  readonly words: string;
 }
 
 /**
@@ -89,6 +112,13 @@ export function stockSolubility(
   factor: number,
   coldestC: number,
 ): StockSolubility {
+  requireRange("stockSolubility", "factor", factor, 1, 4000);
+  requireRange("stockSolubility", "coldestC", coldestC, -60, 80);
+  for (const salt of salts) {
+    requireRange("stockSolubility", "gPer1000L", salt.gPer1000L, 0);
+    requireEach("stockSolubility", "percent", salt.percent, 0, 100);
+    requireEach("stockSolubility", "solubilityGPerL", salt.solubilityGPerL ?? [], 0, 100_000);
+  }
   const fractions = salts
     .filter((salt) => salt.solubilityGPerL !== null && salt.gPer1000L > 0)
     .map((salt) => {
@@ -120,14 +150,9 @@ export function stockSolubility(
         : "clear";
   // A hair is added so that an exact whole ratio is not lost to rounding.
   const highestRatioR = load > 0 ? Math.floor(factor / load + 1e-9) : Infinity;
-  const what = sulfateSum > worst.fraction ? "the sulfates together" : worst.name;
-  const words =
-    verdict === "clear"
-      ? "Everything dissolves with room to spare."
-      : verdict === "close"
-        ? `${what} is at ${(load * 100).toFixed(0)} % of what dissolves at ${told(coldestC, "temperature")}: it may drop out on a cold night.`
-        : `${what} does not dissolve at ${told(coldestC, "temperature")}: ${(load * 100).toFixed(0)} % of the limit. The highest ratio that works is 1:${highestRatioR}.`;
-  return { fractions, verdict, highestRatioR, words };
+  const nearest =
+    sulfateSum > worst.fraction ? { kind: "sulfates" as const } : { kind: "salt" as const, name: worst.name };
+  return { fractions, verdict, nearest, load, coldestC, highestRatioR };
 }
 
 function isMacroSulfate(salt: Pick<Salt, "percent">): boolean {
@@ -137,6 +162,8 @@ function isMacroSulfate(salt: Pick<Salt, "percent">): boolean {
 /** Whole and exact days that a stock tank lasts. @example stockDaysLeft(80, 2400, 100).whole // 3 */
 export function stockDaysLeft(leftL: number, feedLpd: number, factor: number): { exact: number; whole: number } {
   requireRange("stockDaysLeft", "leftL", leftL, 0);
+  requireRange("stockDaysLeft", "feedLpd", feedLpd, 0);
+  requireRange("stockDaysLeft", "factor", factor, 1, 4000);
   const exact = feedLpd > 0 ? leftL / (feedLpd / factor) : Infinity;
   return { exact, whole: Math.floor(exact + 1e-9) };
 }

@@ -1,0 +1,78 @@
+import type { TankFigure, TankFigures } from "./tankFigures";
+import type { CautionKey } from "./cautions";
+import type { FeedSheet } from "./feedSheet";
+import type { TankAcid } from "./phDose";
+import type { StockLetter } from "./salts";
+
+/** One thing to do by hand. Amounts are in litres or grams; screens write them in the units of the jug that is there. */
+export type SlipStep =
+  | { readonly do: "drain"; readonly litres: number; readonly why: "makes-room" | "would-overflow" }
+  | { readonly do: "water"; readonly litres: number; readonly why: "before-stock" }
+  | {
+      readonly do: "water";
+      readonly litres: number;
+      readonly why: "dilutes";
+      readonly fromMsPerCm: number;
+      readonly toMsPerCm: number;
+    }
+  | { readonly do: "stock"; readonly letter: StockLetter; readonly litres: number }
+  | { readonly do: "salt"; readonly saltId: number; readonly name: string; readonly grams: number }
+  | {
+      readonly do: "acid";
+      readonly acid: TankAcid;
+      readonly amount: number;
+      readonly unit: "mL" | "g";
+      readonly halfwayPh: number;
+    }
+  | { readonly do: "base"; readonly grams: number; readonly halfwayPh: number }
+  | { readonly do: "wait"; readonly minutes: number; readonly before: "stock-b" | "reading-again" };
+
+/** What a reading says. */
+export type SlipFinding =
+  | { readonly kind: "eats-faster" | "drinks-faster" | "too-weak" | "too-strong" | "ph-high" | "ph-low" | "in-band" }
+  | { readonly kind: "warm-water"; readonly overC: number }
+  | { readonly kind: "low-level"; readonly missingL: number }
+  /** This water alone is over the target: another source could bring the tank down, or none here. */
+  | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number; readonly sourceId: number | null }
+  | { readonly kind: "no-recipe" | "recipe-too-weak" }
+  /** pH past what the charge balance is for. */
+  | { readonly kind: "ph-past-range"; readonly least: number; readonly greatest: number }
+  | { readonly kind: "not-read"; readonly figures: readonly TankFigure[] };
+
+export interface DoseSlip {
+  /** "unknown": what was read does not decide it. */
+  readonly verdict: "in-band" | "correct" | "cannot" | "unknown";
+  readonly says: readonly SlipFinding[];
+  readonly steps: readonly SlipStep[];
+  readonly cautions: readonly CautionKey[];
+}
+
+export interface SlipBands {
+  readonly ecLow: number;
+  readonly ecHigh: number;
+  readonly ecTarget: number;
+  readonly phLow: number;
+  readonly phHigh: number;
+}
+
+/** What a tank without a recipe cannot have: its strength is not known, its pH is. */
+export interface SlipRecipe {
+  readonly feed: FeedSheet;
+  /** In the order of the feed sheet. */
+  readonly salts: readonly { readonly id: number; readonly name: string }[];
+  readonly bands: SlipBands;
+}
+
+export interface DoseSlipInput {
+  readonly recipe: SlipRecipe | null;
+  readonly feeding: "injector" | "stocks" | "dry";
+  readonly reading: TankFigures;
+  /** The reading before, if there is one, for what changed. */
+  readonly before: Pick<TankFigures, "ecMsPerCm" | "levelL"> | null;
+  readonly normalFillL: number;
+  /** Level that must not be passed: the rim less what drains back and freeboard. */
+  readonly greatestL: number;
+  readonly acid: TankAcid;
+  /** A source weaker than the target, where there is one. */
+  readonly weakerSourceId: number | null;
+}

@@ -1,0 +1,58 @@
+import type { TankCorrection } from "./bringBack";
+import type { DoseSlipInput, SlipRecipe, SlipStep } from "./slip";
+import type { FeedSheet } from "./feedSheet";
+import { STOCK_LETTERS, type StockLetter } from "./salts";
+
+const DRY_FACTOR = 2000;
+const STIR_MINUTES = 5;
+/** Less than this is not worth a can or a scale. */
+const LEAST_L = 0.5;
+const LEAST_G = 0.005;
+
+/** How many times feed strength the stocks are; dry salts bring no volume to speak of. */
+export function stockFactor(feed: FeedSheet, feeding: DoseSlipInput["feeding"]): number {
+  return feeding === "dry" ? DRY_FACTOR : feed.factor * (feed.strength ?? 1);
+}
+
+/** The stocks that a feed takes, in the order in which they go in: A and B, and C where a salt stands alone in it. */
+export function stockLetters({ stocks }: Pick<FeedSheet, "stocks">): StockLetter[] {
+  const isUsed = (letter: StockLetter) => stocks.some(({ tank, salts }) => tank.letter === letter && salts.length > 0);
+  return STOCK_LETTERS.filter((letter) => letter !== "C" || isUsed(letter));
+}
+
+/** A correction as steps of the hand: out, water in, then one stock after the other with a stir between, or the salts. */
+export function strengthSteps(
+  correction: TankCorrection,
+  { feed, salts, bands }: SlipRecipe,
+  { feeding, reading }: DoseSlipInput,
+): SlipStep[] {
+  const { drainL, waterL, stockEachL } = correction;
+  const steps: SlipStep[] = [];
+  if (drainL >= LEAST_L) steps.push({ do: "drain", litres: drainL, why: "makes-room" });
+  if (waterL >= LEAST_L && stockEachL > 0) steps.push({ do: "water", litres: waterL, why: "before-stock" });
+  else if (waterL >= LEAST_L)
+    steps.push({
+      do: "water",
+      litres: waterL,
+      why: "dilutes",
+      fromMsPerCm: reading.ecMsPerCm!,
+      toMsPerCm: bands.ecTarget,
+    });
+  if (stockEachL <= 0) return steps;
+  if (feeding !== "dry")
+    return [
+      ...steps,
+      ...stockLetters(feed).flatMap((letter, index): SlipStep[] => [
+        ...(index > 0 ? [{ do: "wait", minutes: STIR_MINUTES, before: "stock-b" } as const] : []),
+        { do: "stock", letter, litres: stockEachL },
+      ]),
+    ];
+  // A litre of each stock carries the salts of so many litres of the recipe as written.
+  const feedL = stockEachL * stockFactor(feed, feeding);
+  const weighed = feed.solution.gPer1000L.flatMap((gPer1000L, index): SlipStep[] => {
+    const grams = (gPer1000L * feedL) / 1000;
+    const { id, name } = salts[index]!;
+    return grams >= LEAST_G ? [{ do: "salt", saltId: id, name, grams }] : [];
+  });
+  return [...steps, ...weighed];
+}
