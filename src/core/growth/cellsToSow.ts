@@ -1,4 +1,5 @@
-import { requireRange, requireWhole } from "../units/range";
+import { leastWhole } from "../numeric/leastWhole";
+import { requireRange, requireWhole, requireEach } from "../units/range";
 
 export interface SowingWish {
   readonly targetPlants: number;
@@ -14,7 +15,7 @@ export interface SowingWish {
 }
 
 export interface CellsToSow {
-  /** N/p: reaches the target about every second time. */
+  /** N/p: reaches the target about a 50 % chance. */
   readonly expectedCells: number;
   /** Least number that reaches the target with the confidence asked for. */
   readonly cells: number;
@@ -30,6 +31,7 @@ export interface CellsToSow {
 export type SowingAnswer = CellsToSow | { readonly kind: "never" };
 
 const MOST_CELLS = 10_000_000;
+const GREATEST_COUNT = 100_000_000;
 
 /**
  * How many cells to sow for a target of plants at the last stage: least n with P(Binomial(n, p) ≥ N) ≥ confidence,
@@ -44,14 +46,16 @@ export function cellsToSow(wish: SowingWish): SowingAnswer {
   requireWhole("cellsToSow", "seedsPerCell", wish.seedsPerCell, 1, 10_000);
   requireRange("cellsToSow", "germination", wish.germination, 0, 1);
   requireRange("cellsToSow", "confidence", wish.confidence, 0.01, 0.999);
-  wish.laterSurvival.forEach((share) => requireRange("cellsToSow", "laterSurvival", share, 0, 1));
+  requireEach("cellsToSow", "laterSurvival", wish.laterSurvival, 0, 1);
+  if (wish.thinTo !== undefined) requireWhole("cellsToSow", "thinTo", wish.thinTo, 1, wish.seedsPerCell);
   const perCellSuccess = binomialTail(wish.seedsPerCell, wish.germination, wish.thinTo ?? 1);
   const cellToPlant = wish.laterSurvival.reduce((product, share) => product * share, perCellSuccess);
   const target = wish.targetPlants;
   const base = { perCellSuccess, cellToPlant };
   if (target === 0) return { ...base, expectedCells: 0, cells: 0, seeds: 0, probability: 1 };
-  if (cellToPlant <= 0) return { kind: "never" };
-  // 1e-9 keeps N/p that is whole from being pushed up by float dust; 1e-12 lets a tie count as reached.
+  // Past ten million cells it is no sowing any more: seed that hardly ever comes up is dead seed.
+  if (!(target <= cellToPlant * MOST_CELLS)) return { kind: "never" };
+  // 1e-9 keeps N/p that is whole from being pushed up by rounding; 1e-12 lets a tie count as reached.
   const expectedCells = Math.ceil(target / cellToPlant - 1e-9);
   const enough = (cells: number) => binomialTail(cells, cellToPlant, target) >= wish.confidence - 1e-12;
   let low = target - 1;
@@ -59,27 +63,30 @@ export function cellsToSow(wish: SowingWish): SowingAnswer {
   while (!enough(high)) {
     low = high;
     high = Math.ceil(high * 1.1) + 5;
-    requireRange("cellsToSow", "cells", high, 0, MOST_CELLS);
+    if (high > 2 * MOST_CELLS) return { kind: "never" };
   }
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2);
-    if (enough(middle)) high = middle;
-    else low = middle;
-  }
+  const cells = leastWhole(low, high, enough);
   return {
     ...base,
     expectedCells,
-    cells: high,
-    seeds: high * wish.seedsPerCell,
-    probability: binomialTail(high, cellToPlant, target),
+    cells,
+    seeds: cells * wish.seedsPerCell,
+    probability: binomialTail(cells, cellToPlant, target),
   };
 }
 
 /**
  * P(Binomial(n, p) ≥ k), summed from the mode of the shorter tail so that nothing underflows.
+ * @param n tries, whole, 0–1e8
+ * @param p chance of each, 0–1
+ * @param k successes wanted, whole
+ * @throws RangeError when an argument is outside its range
  * @source binomial distribution; logarithms of factorials by Stirling's series
  */
 export function binomialTail(n: number, p: number, k: number): number {
+  requireWhole("binomialTail", "n", n, 0, GREATEST_COUNT);
+  requireRange("binomialTail", "p", p, 0, 1);
+  requireWhole("binomialTail", "k", k, -GREATEST_COUNT, GREATEST_COUNT);
   if (k <= 0) return 1;
   if (k > n) return 0;
   if (p >= 1) return 1;

@@ -3,16 +3,17 @@ import { dayFromIso } from "../units/day";
 import { binomialTail, cellsToSow } from "./cellsToSow";
 import { harvestPlan, serveDays, unitsAtFirst } from "./harvestPattern";
 import { sowDayFor } from "./sowDay";
+import { splitDays } from "./splitDays";
 import { stageEnd } from "./stageDays";
 
 test("wrong stages and shares are named with value and range", () => {
-  expect(() => stageEnd(0, [10])).toThrow("byMonth has 1 values; it must have 12");
+  expect(() => stageEnd(0, [10])).toThrow("months of byMonth is 1; it must be from 12 to 12");
   expect(() => stageEnd(0, new Array(12).fill(0))).toThrow("byMonth is 0; it must be from 0.01 to 400");
   expect(() => sowDayFor(0, [], [])).toThrow("weekdays is empty");
   expect(() =>
     cellsToSow({ targetPlants: 10, germination: 1.2, seedsPerCell: 1, laterSurvival: [], confidence: 0.9 }),
   ).toThrow("germination is 1.2");
-  expect(() => harvestPlan({ kind: "picking", unitsPerPlantWeek: 1, weeks: 0, holdDays: 0 }, 0, 5)).toThrow(
+  expect(() => harvestPlan({ kind: "picking", unitsPerPlantWeek: 1, weeks: 0, keepsDays: 0 }, 0, 5)).toThrow(
     "weeks is 0",
   );
 });
@@ -51,23 +52,44 @@ test("one cell fewer would miss the confidence, and more confidence never takes 
 
 test("harvests: once held, cuts falling off, picking week by week", () => {
   const ready = dayFromIso("2027-06-01");
-  expect(harvestPlan({ kind: "once", unitsPerPlant: 1, holdDays: 4 }, ready, 40)).toEqual({
+  expect(harvestPlan({ kind: "once", unitsPerPlant: 1, keepsDays: 4 }, ready, 40)).toEqual({
     lots: [{ from: ready, until: ready + 4, units: 40 }],
     earliestFree: ready,
     latestFree: ready + 4,
   });
   const cuts = harvestPlan(
-    { kind: "cut", unitsPerPlant: 0.5, cuts: 3, daysBetween: 14, factor: 0.8, holdDays: 6 },
+    { kind: "cut", unitsPerPlant: 0.5, cuts: 3, daysBetween: 14, factor: 0.8, keepsDays: 6 },
     ready,
     100,
   );
-  expect(cuts.lots.map(({ from, units }) => [from - ready, Number(units.toFixed(6))])).toEqual([[0, 50], [14, 40], [28, 32]]); // prettier-ignore
+  expect(cuts.lots.map(({ from, units }) => [from - ready, Number(units.toFixed(6))])).toEqual([
+    [0, 50],
+    [14, 40],
+    [28, 32],
+  ]);
   expect([cuts.earliestFree - ready, cuts.latestFree - ready]).toEqual([28, 34]);
-  const picking = { kind: "picking", unitsPerPlantWeek: 0.3, weeks: 2, holdDays: 2 } as const;
-  expect(harvestPlan(picking, ready, 10).lots.map(({ from, until, units }) => [from - ready, until - ready, units])).toEqual([[0, 6, 3], [7, 13, 3]]); // prettier-ignore
+  const picking = { kind: "picking", unitsPerPlantWeek: 0.3, weeks: 2, keepsDays: 2 } as const;
+  expect(
+    harvestPlan(picking, ready, 10).lots.map(({ from, until, units }) => [from - ready, until - ready, units]),
+  ).toEqual([
+    [0, 6, 3],
+    [7, 13, 3],
+  ]);
   expect([
     unitsAtFirst(picking),
     serveDays(picking),
-    serveDays({ kind: "once", unitsPerPlant: 1, holdDays: 4 }),
+    serveDays({ kind: "once", unitsPerPlant: 1, keepsDays: 4 }),
   ]).toEqual([0.3, 6, 4]);
+});
+
+test("days to ready are shared out: the last stage takes what the earlier ones leave", () => {
+  expect(splitDays([5, 44], 49)).toEqual([5, 44]);
+  expect(splitDays([5, 44], 30)).toEqual([5, 25]);
+  expect(splitDays([5, 12, 10], 4)).toEqual([
+    0.5 + (2.5 * 4.5) / 25.5,
+    0.5 + (2.5 * 11.5) / 25.5,
+    0.5 + (2.5 * 9.5) / 25.5,
+  ]);
+  expect(splitDays([0.5, 0.5], 1)).toEqual([0.5, 0.5]);
+  expect(() => splitDays([5, 44], 0.5)).toThrow("total is 0.5; it must be from 1 to 400");
 });

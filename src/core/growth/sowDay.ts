@@ -1,4 +1,6 @@
-import { weekdayOf, type Day } from "../units/day";
+import { leastWhole } from "../numeric/leastWhole";
+import { requireDay, weekdayOf, type Day } from "../units/day";
+import { requireWhole } from "../units/range";
 import { stageBoundaries, type DaysByMonth } from "./stageDays";
 
 export interface SowDay {
@@ -17,7 +19,7 @@ const SEARCH_DAYS = 800;
  * @param wanted the day the crop has to be ready
  * @param stages days by month of each stage
  * @param weekdays allowed weekdays, 1 Monday … 7 Sunday; all when left out
- * @throws RangeError when no weekday is allowed or the crop takes more than two years
+ * @throws RangeError when no weekday is allowed or the crop takes more than 800 days
  * @source forward function tried from the far end; tests/reference/growth/stages.json, backward and everyDay
  */
 export function sowDayFor(
@@ -26,15 +28,15 @@ export function sowDayFor(
   weekdays: readonly number[] = [1, 2, 3, 4, 5, 6, 7],
 ): SowDay {
   if (weekdays.length === 0) throw new RangeError("sowDayFor: weekdays is empty; it must name at least one");
+  requireDay("sowDayFor", "wanted", wanted);
+  for (const weekday of weekdays) requireWhole("sowDayFor", "weekdays", weekday, 1, 7);
+  if (stageBoundaries(wanted - SEARCH_DAYS, stages).at(-1)! > wanted)
+    throw new RangeError(
+      `sowDayFor: stages take more than ${SEARCH_DAYS} days; they must take from 0 to ${SEARCH_DAYS}`,
+    );
   // Ready day never falls as the sow day grows, so the last day that is not late is found by halving.
-  let early = wanted - SEARCH_DAYS;
-  let late = wanted + 1;
-  while (late - early > 1) {
-    const middle = Math.floor((early + late) / 2);
-    if (stageBoundaries(middle, stages).at(-1)! <= wanted) early = middle;
-    else late = middle;
-  }
-  let sowDay = early;
+  const isLate = (day: Day) => stageBoundaries(day, stages).at(-1)! > wanted;
+  let sowDay = leastWhole(wanted - SEARCH_DAYS, wanted + 1, isLate) - 1;
   while (!weekdays.includes(weekdayOf(sowDay))) sowDay -= 1;
   const boundaries = stageBoundaries(sowDay, stages);
   return { sowDay, boundaries, daysEarly: wanted - boundaries.at(-1)! };
