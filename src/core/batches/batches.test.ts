@@ -1,30 +1,49 @@
 import fc from "fast-check";
-import { dayFromIso } from "../units/day";
-import { coverOrders } from "./coverOrders";
+import { dayFromIso, nextWeekday } from "../units/day";
+import { coverOrders, type Cover } from "./coverOrders";
 import { linesTouched, placeStays } from "./lanes";
 import { workOutPlan } from "./plan";
 import { plantsByStage, type Stay } from "./timeline";
-import type { PlanBatch, PlanInput, PlanOrder, PlanPool, PlanVariety } from "./types";
+import type { PlanBatch, PlanInput, PlanOrder, PlanGrowingArea, PlanVariety } from "./types";
 import { mendingSowDay, whatIfMove } from "./whatIfMove";
 
 const today = dayFromIso("2027-03-01");
 const flat = (days: number) => new Array<number>(12).fill(days);
-const pool = (id: number, sites: number, cleaningDays = 0): PlanPool => ({
-  id, name: `pool ${id}`, sites, cleaningDays, sitesPerLine: new Array(Math.ceil(sites / 10)).fill(10), loops: [{ loopId: 7, share: 1 }],
-}); // prettier-ignore
+const growingArea = (id: number, sites: number, cleaningDays = 0): PlanGrowingArea => ({
+  id,
+  name: `growing area ${id}`,
+  sites,
+  cleaningDays,
+  sitesPerLine: new Array(Math.ceil(sites / 10)).fill(10),
+  loops: [{ loopId: 7, share: 1 }],
+});
 const lettuce: PlanVariety = {
-  id: 1, name: "lettuce", unit: "heads", germination: 1, seedsPerCell: 1, pattern: { kind: "once", unitsPerPlant: 1, holdDays: 4 },
+  id: 1,
+  name: "lettuce",
+  kind: "leaf",
+  unit: { id: 1, name: "heads", divisible: false },
+  foodSafetySensitive: false,
+  germination: 1,
+  seedsPerCell: 1,
+  pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 4 },
   stages: [
-    { name: "nursery", poolId: 1, daysByMonth: flat(10), survival: 1, needLpd: 0.05 },
-    { name: "grow", poolId: 2, daysByMonth: flat(20), survival: 0.8, needLpd: 0.2 },
+    { name: "nursery", growingAreaId: 1, daysByMonth: flat(10), survival: 1, needLpd: 0.05 },
+    { name: "grow", growingAreaId: 2, daysByMonth: flat(20), survival: 0.8, needLpd: 0.2 },
   ],
-}; // prettier-ignore
+};
 const batch = (id: number, sowDay: number, targetPlants: number, more: Partial<PlanBatch> = {}): PlanBatch => ({
-  id, varietyId: 1, sowDay, cells: Math.ceil(targetPlants / 0.8), targetPlants, begun: [], clearedDay: null, ...more,
-}); // prettier-ignore
+  id,
+  varietyId: 1,
+  sowDay,
+  cells: Math.ceil(targetPlants / 0.8),
+  targetPlants,
+  begun: [],
+  clearedDay: null,
+  ...more,
+});
 const order = (id: number, weekday: number, quantity: number): PlanOrder => ({
   id,
-  outletName: `outlet ${id}`,
+  customerName: `customer ${id}`,
   varietyId: 1,
   weekday,
   quantity,
@@ -32,20 +51,34 @@ const order = (id: number, weekday: number, quantity: number): PlanOrder => ({
   to: today + 100,
 });
 const input = (batches: PlanBatch[], more: Partial<PlanInput> = {}): PlanInput => ({
-  today, from: today - 10, to: today + 120, pools: [pool(1, 60), pool(2, 60)], varieties: [lettuce], batches, orders: [], drainShareByLoop: {}, ...more,
-}); // prettier-ignore
+  today,
+  from: today - 10,
+  to: today + 120,
+  growingAreas: [growingArea(1, 60), growingArea(2, 60)],
+  varieties: [lettuce],
+  batches,
+  orders: [],
+  drainShareByLoop: {},
+  ...more,
+});
 
 test("plants of a stage are those that the later losses leave the target of", () => {
   expect(plantsByStage({ cells: 60, targetPlants: 40 }, lettuce)).toEqual([60, 50]);
 });
 
-test("a plan follows a batch through its pools, serves the orders and counts the water", () => {
+test("a plan follows a batch through its growing areas, serves the orders and counts the water", () => {
   const plan = workOutPlan(input([batch(1, today + 2, 40)], { orders: [order(1, 5, 25), order(2, 6, 10)] }));
   const [worked] = plan.batches;
-  expect(worked!.stays.map(({ from, to, plants }) => [from - today, to - today, plants])).toEqual([[2, 12, 50], [12, 36, 50]]); // prettier-ignore
+  expect(worked!.stays.map(({ from, to, plants }) => [from - today, to - today, plants])).toEqual([
+    [2, 12, 50],
+    [12, 36, 50],
+  ]);
   expect(worked!.readyDay - today).toBe(32);
   // Ready on Friday 2 April: Friday and Saturday are served that week, nothing before and after.
-  expect(plan.deliveries.filter((d) => d.given > 0).map((d) => [d.day - today, d.orderId, d.given])).toEqual([[32, 1, 25], [33, 2, 10]]); // prettier-ignore
+  expect(plan.deliveries.filter((d) => d.given > 0).map((d) => [d.day - today, d.orderId, d.given])).toEqual([
+    [32, 1, 25],
+    [33, 2, 10],
+  ]);
   expect(plan.needLByLoop.get(7)![2 + 10]).toBeCloseTo(50 * 0.05, 9);
   expect(plan.needLByLoop.get(7)![12 + 10]).toBeCloseTo(50 * 0.2, 9);
   expect(plan.needL[40 + 10]).toBe(0);
@@ -76,7 +109,7 @@ test("orders are covered by batches that are ready for them, sized for what they
     sowWeekdays: [1, 4],
     confidence: 0.9,
   };
-  const cover = coverOrders(wish);
+  const cover = coverOrders(wish) as Cover;
   expect(cover.tooLate.map((demand) => demand.day)).toEqual(expect.arrayContaining([today + 1, today + 3, today + 5]));
   expect(cover.tooLate.every((demand) => demand.day < today + 33)).toBe(true);
   expect(cover.batches.every(({ sowDay, daysEarly }) => sowDay >= today && daysEarly <= 4)).toBe(true);
@@ -90,16 +123,46 @@ test("orders are covered by batches that are ready for them, sized for what they
   );
   expect(missed).toEqual([]);
   // Asked again with those batches planned, nothing more is proposed.
-  expect(coverOrders({ ...wish, batches }).batches).toEqual([]);
+  expect(coverOrders({ ...wish, batches })).toMatchObject({ kind: "cover", batches: [] });
+  const bare = { ...lettuce, pattern: { ...lettuce.pattern, unitsPerPlant: 0 } as typeof lettuce.pattern };
+  expect(coverOrders({ ...wish, variety: bare })).toEqual({ kind: "never", why: "gives-nothing" });
+  const dead = { ...lettuce, germination: 0 };
+  expect(coverOrders({ ...wish, variety: dead })).toEqual({ kind: "never", why: "never-comes-up" });
+});
+
+test("a batch is made large enough for every market day that its harvest holds for, and for none beyond", () => {
+  const sizes = (keepsDays: number) => {
+    const variety: PlanVariety = { ...lettuce, pattern: { kind: "once", unitsPerPlant: 1, keepsDays } };
+    // A Friday and the Tuesday after it: four days apart, and each wanted once.
+    const from = today + 60;
+    const friday = nextWeekday(from, 5);
+    const orders = [
+      { ...order(1, 5, 20), from: friday, to: friday },
+      { ...order(2, 2, 30), from: friday + 4, to: friday + 4 },
+    ];
+    const wish = {
+      variety,
+      orders,
+      batches: [],
+      today,
+      from: today,
+      to: today + 100,
+      sowWeekdays: [1, 2, 3, 4, 5, 6, 7],
+      confidence: 0.9,
+    };
+    return (coverOrders(wish) as Cover).batches.map(({ targetPlants }) => targetPlants);
+  };
+  expect(sizes(4)).toEqual([50]);
+  expect(sizes(3)).toEqual([20, 30]);
 });
 
 test("moving a batch shows what breaks before the act, and a day that mends it", () => {
   const plan = input([batch(1, today + 2, 44), batch(2, today + 40, 40)], { orders: [order(1, 5, 25)] });
   const now = workOutPlan(plan);
   const held = whatIfMove(plan, now, 2, today + 10);
-  expect(held.pools).toEqual([
-    expect.objectContaining({ poolId: 1, sitesOver: 50 + 55 - 60, firstDay: today + 10 }),
-    expect.objectContaining({ poolId: 2 }),
+  expect(held.growingAreas).toEqual([
+    expect.objectContaining({ growingAreaId: 1, sitesOver: 50 + 55 - 60, firstDay: today + 10 }),
+    expect.objectContaining({ growingAreaId: 2 }),
   ]);
   expect(held.breaks).toBe(true);
   expect(mendingSowDay(plan, now, 2, today + 38)?.breaks).toBe(false);
@@ -111,19 +174,20 @@ const stayArbitrary = fc.record({
   length: fc.integer({ min: 1, max: 30 }),
   plants: fc.integer({ min: 1, max: 40 }),
 });
-test("placement: every plant has a place, no site holds two at once, and only what cannot fit stands over (seed 11)", () => {
+test("placement: every plant has a place, no site holds two at once, and only what cannot fit is over capacity (seed 11)", () => {
   fc.assert(
     fc.property(fc.array(stayArbitrary, { maxLength: 25 }), (drawn) => {
       const stays = drawn.map(({ from, length, plants }, i): Stay => ({
         batchId: i,
         stage: 0,
-        poolId: 1,
+        growingAreaId: 1,
         plants,
         from,
         to: from + length,
+        plannedEnd: from + length,
         begun: false,
       }));
-      const small = pool(1, 80, 2);
+      const small = growingArea(1, 80, 2);
       const placed = placeStays(small, stays);
       for (const { stay, runs, over } of placed) {
         expect(runs.reduce((sum, run) => sum + run.end - run.start, 0)).toBe(stay.plants);
@@ -140,7 +204,7 @@ test("placement: every plant has a place, no site holds two at once, and only wh
   );
 });
 
-function used(placed: ReturnType<typeof placeStays>, day: number, { cleaningDays }: PlanPool): number {
+function used(placed: ReturnType<typeof placeStays>, day: number, { cleaningDays }: PlanGrowingArea): number {
   const there = placed.filter(({ stay }) => stay.from <= day && day < stay.to + cleaningDays);
   return there
     .flatMap(({ runs }) => runs)

@@ -1,9 +1,11 @@
-import type { Day } from "../units/day";
+import { requireBatch, requireConfidence, requireOrder, requireSpan, requireVariety } from "./requirePlan";
+import { requireDay, type Day } from "../units/day";
 import { cellsToSow } from "../growth/cellsToSow";
 import { serveDays, unitsAtFirst } from "../growth/harvestPattern";
 import { sowDayFor } from "../growth/sowDay";
-import { byEnd, demandsOf, serve, type Demand, type OpenLot } from "./allocate";
-import { timeline, varietyClocks } from "./timeline";
+import { demandsOf, serve, soonest, type Demand } from "./allocate";
+import { Lots } from "./lots";
+import { addLotsOf, staysOf, varietyClocks } from "./timeline";
 import type { PlanBatch, PlanOrder, PlanVariety } from "./types";
 
 export interface CoverWish {
@@ -29,7 +31,14 @@ export interface ProposedBatch {
   readonly targetPlants: number;
 }
 
+/** Why no batch can cover the orders. */
+export interface NoCover {
+  readonly kind: "never";
+  readonly why: "gives-nothing" | "never-comes-up";
+}
+
 export interface Cover {
+  readonly kind: "cover";
   readonly batches: readonly ProposedBatch[];
   /** Market days that no batch sown from today on can reach any more. */
   readonly tooLate: readonly Demand[];
@@ -40,23 +49,31 @@ export interface Cover {
  * each market day still short a batch is proposed that is ready for it and large enough for all the market days that its
  * first harvest can serve.
  *
- * @throws RangeError when the variety gives nothing per plant or its seed never comes up
+ * @returns the batches, or why none can be proposed
+ * @throws RangeError when a figure is outside its range
  * @source backward sow day (sowDay.ts), binomial sizes (cellsToSow.ts)
  */
-export function coverOrders(wish: CoverWish): Cover {
+export function coverOrders(wish: CoverWish): Cover | NoCover {
+  requireVariety("coverOrders", wish.variety);
+  for (const order of wish.orders) requireOrder("coverOrders", order);
+  for (const batch of wish.batches) requireBatch("coverOrders", batch);
+  requireDay("coverOrders", "today", wish.today);
+  requireSpan("coverOrders", wish.from, wish.to);
+  requireConfidence("coverOrders", wish.confidence);
   const { variety } = wish;
   const perPlant = unitsAtFirst(variety.pattern);
-  if (!(perPlant > 0))
-    throw new RangeError(`coverOrders: ${variety.name} gives ${perPlant} per plant; it must be over 0`);
+  if (perPlant === 0) return { kind: "never", why: "gives-nothing" };
+  if (cellsFor(variety, 1, wish.confidence) === "never") return { kind: "never", why: "never-comes-up" };
   const clocks = varietyClocks(variety, wish.from - 400, wish.to + 400);
   const stageDays = variety.stages.map((stage) => stage.daysByMonth);
-  const lotsOf = (batch: PlanBatch): OpenLot[] =>
-    timeline(batch, variety, clocks, wish.today).lots.map((lot) => ({
-      ...lot,
-      batchId: batch.id,
-      left: lot.units,
-    }));
-  const lots = wish.batches.flatMap(lotsOf).sort(byEnd);
+  const lots = new Lots();
+  const order: number[] = [];
+  const add = (batch: PlanBatch) => {
+    addLotsOf(batch, variety, staysOf(batch, variety, clocks, wish.today), lots);
+    while (order.length < lots.count) order.push(order.length);
+  };
+  wish.batches.forEach(add);
+  order.sort(soonest(lots));
   const demands = demandsOf(
     wish.orders.filter((order) => order.varietyId === variety.id),
     wish.from,
@@ -65,7 +82,7 @@ export function coverOrders(wish: CoverWish): Cover {
   const batches: ProposedBatch[] = [];
   const tooLate: Demand[] = [];
   demands.forEach((demand, index) => {
-    const missing = demand.wanted - serve(demand, lots).given;
+    const missing = demand.wanted - serve(demand, lots, order).given;
     // Market days that are over only take their share of what stands.
     if (missing <= 1e-6 || demand.day < wish.today) return;
     const onWeekday = sowDayFor(demand.day, stageDays, wish.sowWeekdays);
@@ -77,25 +94,26 @@ export function coverOrders(wish: CoverWish): Cover {
     }
     const readyDay = sow.boundaries.at(-1)!;
     const reach = demands.slice(index + 1).filter((later) => later.day <= readyDay + serveDays(variety.pattern));
-    const units = missing + unmet(reach, lots);
+    const units = missing + unmet(reach, lots, order);
     const targetPlants = Math.ceil(units / perPlant - 1e-9);
     const proposed = {
       sowDay: sow.sowDay,
       readyDay,
       daysEarly: sow.daysEarly,
       targetPlants,
-      cells: cellsFor(variety, targetPlants, wish.confidence),
+      cells: cellsFor(variety, targetPlants, wish.confidence) as number,
     };
     batches.push(proposed);
-    lots.push(...lotsOf({ id: -batches.length, varietyId: variety.id, ...proposed, begun: [], clearedDay: null }));
-    lots.sort(byEnd);
-    serve({ ...demand, wanted: missing }, lots);
+    add({ id: -batches.length, varietyId: variety.id, ...proposed, begun: [], clearedDay: null });
+    order.sort(soonest(lots));
+    serve({ ...demand, wanted: missing }, lots, order);
   });
-  return { batches, tooLate };
+  return { kind: "cover", batches, tooLate };
 }
 
-/** Cells to sow for a number of plants at the last stage, at a confidence. */
-export function cellsFor(variety: PlanVariety, targetPlants: number, confidence: number): number {
+/** Cells to sow for a number of plants at the last stage, at a confidence; "never" when its seed never comes up. */
+export function cellsFor(variety: PlanVariety, targetPlants: number, confidence: number): number | "never" {
+  requireVariety("cellsFor", variety);
   const answer = cellsToSow({
     targetPlants,
     germination: variety.germination,
@@ -103,13 +121,13 @@ export function cellsFor(variety: PlanVariety, targetPlants: number, confidence:
     laterSurvival: variety.stages.slice(1).map((stage) => stage.survival),
     confidence,
   });
-  if ("kind" in answer)
-    throw new RangeError(`cellsFor: the seed of ${variety.name} never comes up; its germination or survival is 0`);
-  return answer.cells;
+  return "kind" in answer ? "never" : answer.cells;
 }
 
-/** What later market days would still miss if they were served from a copy of the lots. */
-function unmet(demands: readonly Demand[], lots: readonly OpenLot[]): number {
-  const copy = lots.map((lot) => ({ ...lot }));
-  return demands.reduce((sum, demand) => sum + demand.wanted - serve(demand, copy).given, 0);
+/** What later market days would still miss if they were served from the lots, which stay as they are. */
+function unmet(demands: readonly Demand[], lots: Lots, order: readonly number[]): number {
+  const left = lots.left.slice();
+  const missing = demands.reduce((sum, demand) => sum + demand.wanted - serve(demand, lots, order).given, 0);
+  lots.left.set(left);
+  return missing;
 }

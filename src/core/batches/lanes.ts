@@ -1,8 +1,11 @@
-import type { Day } from "../units/day";
+import { leastWhole } from "../numeric/leastWhole";
+import { GREATEST, requireFigures, requireWhole } from "../units/range";
+import { requireArea } from "./requirePlan";
+import { requireDay, type Day } from "../units/day";
 import type { Stay } from "./timeline";
-import type { PlanPool } from "./types";
+import type { PlanGrowingArea } from "./types";
 
-/** A run of sites, [start, end), counted along the pool's lines; at or past the pool's sites it is over capacity. */
+/** A run of sites, [start, end), counted along the growing area's lines; at or past the growing area's sites it is over capacity. */
 export interface SiteRun {
   readonly start: number;
   readonly end: number;
@@ -11,7 +14,7 @@ export interface SiteRun {
 export interface PlacedStay {
   readonly stay: Stay;
   readonly runs: readonly SiteRun[];
-  /** Plants for which the pool has no site. */
+  /** Plants for which the growing area has no site. */
   readonly over: number;
 }
 
@@ -26,19 +29,25 @@ interface Busy extends SiteRun {
  * @returns a placement for each stay, in the order of their first days
  * @source interval packing, best fit
  */
-export function placeStays(pool: PlanPool, stays: readonly Stay[]): PlacedStay[] {
-  const lineStarts = cumulative(pool.sitesPerLine);
+export function placeStays(growingArea: PlanGrowingArea, stays: readonly Stay[]): PlacedStay[] {
+  requireArea("placeStays", growingArea);
+  for (const { from, to, plants } of stays) {
+    requireDay("placeStays", "from", from);
+    requireDay("placeStays", "to", to);
+    requireWhole("placeStays", "plants", plants, 0, 10_000_000);
+  }
+  const lineStarts = cumulative(growingArea.sitesPerLine);
   const order = stays.filter((stay) => stay.to > stay.from).sort((a, b) => a.from - b.from || a.batchId - b.batchId);
   let busy: Busy[] = [];
   return order.map((stay) => {
     busy = busy.filter((run) => run.until > stay.from);
-    const gaps = gapsBetween(busy, pool.sites);
+    const gaps = gapsBetween(busy, growingArea.sites);
     const runs = togetherIn(gaps, stay.plants, lineStarts) ?? inPieces(gaps, stay.plants);
     let placed = 0;
     for (const run of runs) placed += run.end - run.start;
     const over = stay.plants - placed;
-    if (over > 0) runs.push(aboveCapacity(busy, pool.sites, over));
-    const until = stay.to + pool.cleaningDays;
+    if (over > 0) runs.push(aboveCapacity(busy, growingArea.sites, over));
+    const until = stay.to + growingArea.cleaningDays;
     for (const { start, end } of runs) insertInOrder(busy, { start, end, until });
     return { stay, runs, over };
   });
@@ -52,6 +61,9 @@ function insertInOrder(busy: Busy[], run: Busy) {
 
 /** Indices of the lines that site runs touch, in order; sites past the last line are left out. */
 export function linesTouched(sitesPerLine: readonly number[], runs: readonly SiteRun[]): number[] {
+  for (const count of sitesPerLine) requireWhole("linesTouched", "sitesPerLine", count, 0, 10_000_000);
+  for (const run of runs)
+    requireFigures("linesTouched", run, { start: [0, GREATEST, "whole"], end: [0, GREATEST, "whole"] });
   const starts = cumulative(sitesPerLine);
   return sitesPerLine
     .map((_, line) => line)
@@ -86,13 +98,7 @@ function togetherIn(gaps: readonly SiteRun[], plants: number, lineStarts: readon
 
 /** Index of the first of rising numbers that is at least `value`; their count when none is. */
 function firstAtOrAfter(rising: readonly number[], value: number): number {
-  let [low, high] = [0, rising.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (rising[middle]! < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+  return leastWhole(-1, rising.length, (index) => rising[index]! >= value);
 }
 
 function inPieces(gaps: readonly SiteRun[], plants: number): SiteRun[] {

@@ -18,13 +18,13 @@ function endOf(stage: Stage): number {
       cuts: stage.cuts,
       daysBetween: stage.daysBetweenCuts,
       factor: stage.cutFactor,
-      holdDays: 0,
+      keepsDays: 0,
     } as const;
     return harvestPlan(pattern, from + stage.daysToFirstCut, stage.plants).earliestFree;
   }
   if (stage.pickingWeeks !== undefined)
     return harvestPlan(
-      { kind: "picking", unitsPerPlantWeek: 1, weeks: stage.pickingWeeks, holdDays: 0 },
+      { kind: "picking", unitsPerPlantWeek: 1, weeks: stage.pickingWeeks, keepsDays: 0 },
       from + stage.daysToFirstPick,
       stage.plants,
     ).earliestFree;
@@ -33,26 +33,30 @@ function endOf(stage: Stage): number {
 
 test.each(reference.cases as Case[])("$name", ({ given, expect: want }) => {
   const [from, to] = [dayFromIso(given.from), dayFromIso(given.to) + 1];
-  const ids = given.pools.map((pool: { pool: string }) => pool.pool) as string[];
-  const pools = given.pools.map((pool: { sites: number; cleaningDays?: number }, id: number) => ({
+  const ids = given.pools.map(({ pool }: { pool: string }) => pool) as string[];
+  const growingAreas = given.pools.map((growingArea: { sites: number; cleaningDays?: number }, id: number) => ({
     id,
-    sites: pool.sites,
-    cleaningDays: pool.cleaningDays ?? 0,
+    sites: growingArea.sites,
+    cleaningDays: growingArea.cleaningDays ?? 0,
   }));
   const stays = given.batches.flatMap((batch: { stages: Stage[] }) =>
     batch.stages.map((stage) => ({
-      poolId: ids.indexOf(stage.pool),
+      growingAreaId: ids.indexOf(stage.pool),
       plants: stage.plants,
       from: dayFromIso(stage.from),
       to: endOf(stage),
     })),
   );
-  for (const found of occupancy(pools, stays, from, to)) {
-    const pool = want.pools[ids[found.poolId]!];
-    expect(runs(found.plants, from)).toEqual(pool.plants);
-    expect(runs(found.blocked, from)).toEqual(pool.blockedForCleaning);
-    expect([found.peakUsed, found.leastFree, found.daysOver]).toEqual([pool.peakUsed, pool.leastFree, pool.daysOver]);
-    expect(found.firstOver && isoFromDay(found.firstOver.day)).toBe(pool.firstDayOver);
+  for (const found of occupancy(growingAreas, stays, from, to)) {
+    const growingArea = want.pools[ids[found.growingAreaId]!];
+    expect(runs(found.plants, from)).toEqual(growingArea.plants);
+    expect(runs(found.blocked, from)).toEqual(growingArea.blockedForCleaning);
+    expect([found.peakUsed, found.leastFree, found.daysOver]).toEqual([
+      growingArea.peakUsed,
+      growingArea.leastFree,
+      growingArea.daysOver,
+    ]);
+    expect(found.firstOver && isoFromDay(found.firstOver.day)).toBe(growingArea.firstDayOver);
   }
 });
 
@@ -67,7 +71,7 @@ test.each((reference.cases as Case[]).filter((entry) => entry.expect.cuts))(
         cuts: stage.cuts,
         daysBetween: stage.daysBetweenCuts,
         factor: stage.cutFactor,
-        holdDays: 0,
+        keepsDays: 0,
       } as const;
       const { lots } = harvestPlan(pattern, dayFromIso(stage.from) + stage.daysToFirstCut, stage.plants);
       const cuts = want.cuts.filter((cut: { batch: string }) => cut.batch === batch.id);

@@ -1,14 +1,21 @@
+import { requirePlanInput } from "./requirePlan";
 import type { Day } from "../units/day";
-import { demandsOf, serveAll, type Delivery, type OpenLot } from "./allocate";
-import { occupancy, type PoolOccupancy } from "./occupancy";
-import { timeline, varietyClocks, type Timeline } from "./timeline";
-import type { PlanInput, PlanVariety } from "./types";
+import { earliestFree } from "../growth/harvestPattern";
+import { demandsOf, serveAll, type Delivery } from "./allocate";
+import { Lots } from "./lots";
+import { addStay, areaTallies, occupancyOf, type AreaTally, type GrowingAreaOccupancy } from "./occupancy";
+import { addLotsOf, lastDay, staysOf, varietyClocks, type Clocks, type OpenStay, type Stay } from "./timeline";
+import type { PlanBatch, PlanGrowingArea, PlanInput, PlanVariety } from "./types";
 
 /** Stages that began before the window or end after it are clocked this far out without being walked day by day. */
 const CLOCK_MARGIN_DAYS = 200;
 
-export interface WorkedBatch extends Timeline {
+/** A batch with its stays, and what it gives. */
+export interface WorkedBatch {
+  readonly batch: PlanBatch;
   readonly variety: PlanVariety;
+  readonly stays: readonly Stay[];
+  readonly readyDay: Day;
   /** Units taken for orders, of all its lots together. */
   readonly unitsOrdered: number;
   readonly unitsInAll: number;
@@ -19,7 +26,7 @@ export interface Plan {
   readonly to: Day;
   readonly today: Day;
   readonly batches: readonly WorkedBatch[];
-  readonly pools: readonly PoolOccupancy[];
+  readonly growingAreas: readonly GrowingAreaOccupancy[];
   readonly deliveries: readonly Delivery[];
   /** Litres a day wanted by each loop; key "hand" is watered by hand. */
   readonly needLByLoop: ReadonlyMap<number | "hand", Float64Array>;
@@ -27,124 +34,131 @@ export interface Plan {
 }
 
 /**
- * Works a whole plan out: where each batch stands and when, which order it serves, how full each pool is, and what each
+ * Works a whole plan out: where each batch stands and when, which order it serves, how full each growing area is, and what each
  * loop drinks a day. Work grows with batches and with days, not with their product.
  *
  * @throws RangeError when a batch names a variety that is not there
  */
 export function workOutPlan(input: PlanInput): Plan {
-  const { batches, deliveries } = followBatches(input);
-  const needLByLoop = waterNeed(input, batches);
-  const needL = new Float64Array(input.to - input.from);
-  for (const need of needLByLoop.values()) for (let day = 0; day < needL.length; day++) needL[day]! += need[day]!;
+  requirePlanInput("workOutPlan", input);
+  const days = input.to - input.from;
+  const batches = new Array<WorkedBatch>(input.batches.length);
+  const deliveries: Delivery[][] = Array.from({ length: days }, () => []);
+  const areas = new Map(input.growingAreas.map((area) => [area.id, area]));
+  const tallies = areaTallies(input.growingAreas, days);
+  const water = new Map<number | "hand", Float64Array>();
+  const ordersBy = groupBy(input.orders, (order) => order.varietyId);
+  const indicesBy = indicesByVariety(input);
+  const lots = new Lots();
+  // Variety by variety: batches and orders of one have nothing to do with those of another.
+  for (const variety of input.varieties) {
+    const indices = indicesBy.get(variety.id)!;
+    lots.clear();
+    const clocks = varietyClocks(variety, input.from - CLOCK_MARGIN_DAYS, input.to + CLOCK_MARGIN_DAYS);
+    const own = indices.map((index) => follow(input.batches[index]!, variety, clocks, input.today, lots));
+    for (const delivery of serveAll(demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to), lots))
+      deliveries[delivery.day - input.from]!.push(delivery);
+    settleEnds(own, lots, input.today);
+    addStays(own, variety, input, areas, tallies, water);
+    indices.forEach((index, at) => (batches[index] = own[at]!));
+  }
+  const needLByLoop = new Map([...water].map(([key, changes]) => [key, runningSum(changes)]));
+  const needL = new Float64Array(days);
+  for (const need of needLByLoop.values()) for (let day = 0; day < days; day++) needL[day]! += need[day]!;
   return {
     from: input.from,
     to: input.to,
     today: input.today,
     batches,
-    pools: occupancy(input.pools, staysOf(batches), input.from, input.to),
-    deliveries,
+    growingAreas: occupancyOf(tallies, input.from),
+    deliveries: deliveries.flatMap((ofDay) => ofDay.sort((a, b) => a.orderId - b.orderId)),
     needLByLoop,
     needL,
   };
 }
 
-function* staysOf(batches: readonly WorkedBatch[]) {
-  for (const batch of batches) yield* batch.stays;
+/** Where the batches of each variety are in the table. @throws RangeError for a batch of a variety that is not there */
+function indicesByVariety({ batches, varieties }: PlanInput): Map<number, number[]> {
+  const indices = new Map<number, number[]>(varieties.map(({ id }) => [id, []]));
+  batches.forEach(({ id, varietyId }, index) => {
+    const own = indices.get(varietyId);
+    if (!own) throw new RangeError(`workOutPlan: batch ${id} names variety ${varietyId}, which is not there`);
+    own.push(index);
+  });
+  return indices;
 }
 
-/** Variety by variety: batches and orders of one have nothing to do with those of another. */
-function followBatches(input: PlanInput): { batches: WorkedBatch[]; deliveries: Delivery[] } {
-  const batchesBy = groupBy(input.batches.map((batch, index) => ({ batch, index })), ({ batch }) => batch.varietyId); // prettier-ignore
-  const ordersBy = groupBy(input.orders, (order) => order.varietyId);
-  const batches = new Array<WorkedBatch>(input.batches.length);
-  const deliveries: Delivery[] = [];
-  for (const variety of input.varieties) {
-    const clocks = varietyClocks(variety, input.from - CLOCK_MARGIN_DAYS, input.to + CLOCK_MARGIN_DAYS);
-    const own = batchesBy.get(variety.id) ?? [];
-    batchesBy.delete(variety.id);
-    const lines = own.map(({ batch }) => timeline(batch, variety, clocks, input.today));
-    const served = serveAll(demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to), openLots(lines));
-    const use = takenByBatch(served);
-    lines.forEach((line, i) => {
-      batches[own[i]!.index] = settleEnd(line, variety, use.get(line.batch.id), input.today);
-    });
-    for (const delivery of served) deliveries.push(delivery);
+type OpenBatch = Omit<WorkedBatch, "stays" | "unitsOrdered"> & {
+  readonly stays: readonly OpenStay[];
+  unitsOrdered: number;
+};
+
+/** A batch until nobody has taken from it yet; its lots are added to those of its variety. */
+function follow(batch: PlanBatch, variety: PlanVariety, clocks: Clocks, today: Day, lots: Lots): OpenBatch {
+  const stays = staysOf(batch, variety, clocks, today);
+  const unitsInAll = addLotsOf(batch, variety, stays, lots);
+  return { batch, variety, stays, readyDay: stays[stays.length - 1]!.plannedEnd, unitsOrdered: 0, unitsInAll };
+}
+
+/** A batch stands until its last plant is taken: the last market day it serves, or as long as it keeps. */
+function settleEnds(own: readonly OpenBatch[], lots: Lots, today: Day): void {
+  let lot = 0;
+  for (const worked of own) {
+    const { batch, variety, stays, readyDay } = worked;
+    let lastTaken = 0;
+    for (; lot < lots.count && lots.batchId[lot] === batch.id; lot++) {
+      worked.unitsOrdered += lots.units[lot]! - lots.left[lot]!;
+      lastTaken = Math.max(lastTaken, lots.taken[lot]!);
+    }
+    if (batch.clearedDay !== null) continue;
+    const latest = lastDay(batch, variety, readyDay);
+    const allTaken = worked.unitsOrdered >= worked.unitsInAll - 1e-6;
+    const free = allTaken ? Math.max(earliestFree(variety.pattern, readyDay), lastTaken) : latest;
+    // What is ripe and not cleared is still there today.
+    const standing = readyDay <= today ? Math.min(today, latest) : 0;
+    const last = stays[stays.length - 1]!;
+    last.to = Math.max(last.from, free, standing);
   }
-  for (const [varietyId, [first]] of batchesBy)
-    throw new RangeError(`workOutPlan: batch ${first!.batch.id} names variety ${varietyId}, which is not there`);
-  return { batches, deliveries: deliveries.sort((a, b) => a.day - b.day || a.orderId - b.orderId) };
 }
 
-function openLots(lines: readonly Timeline[]): OpenLot[] {
-  const lots: OpenLot[] = [];
-  for (const line of lines)
-    for (const { from, until, units } of line.lots)
-      lots.push({ from, until, units, batchId: line.batch.id, left: units });
-  return lots;
-}
-
-interface BatchTaken {
-  units: number;
-  lastDay: Day;
-}
-
-function takenByBatch(deliveries: readonly Delivery[]): Map<number, BatchTaken> {
-  const use = new Map<number, BatchTaken>();
-  for (const { day, parts } of deliveries)
-    for (const { batchId, units } of parts) {
-      const found = use.get(batchId);
-      if (!found) use.set(batchId, { units, lastDay: day });
-      else {
-        found.units += units;
-        found.lastDay = Math.max(found.lastDay, day);
-      }
-    }
-  return use;
-}
-
-/** A batch stands until its last plant is taken: the last market day it serves, or as long as it holds. */
-function settleEnd(line: Timeline, variety: PlanVariety, use: BatchTaken | undefined, today: Day): WorkedBatch {
-  const { batch, plannedEnds, readyDay, lots, earliestFree, latestFree } = line;
-  let unitsInAll = 0;
-  for (const lot of lots) unitsInAll += lot.units;
-  const unitsOrdered = use?.units ?? 0;
-  const allTaken = unitsOrdered >= unitsInAll - 1e-6;
-  const free = allTaken ? Math.max(earliestFree, use?.lastDay ?? 0) : latestFree;
-  // What is ripe and not cleared still stands there today.
-  const standing = readyDay <= today ? Math.min(today, latestFree) : 0;
-  const end = batch.clearedDay ?? Math.max(free, standing);
-  const last = line.stays.at(-1)!;
-  const to = Math.max(last.from, end);
-  const stays = to === last.to ? line.stays : line.stays.with(-1, { ...last, to });
-  return { batch, stays, plannedEnds, readyDay, lots, earliestFree, latestFree, variety, unitsOrdered, unitsInAll };
-}
-
-function waterNeed(input: PlanInput, batches: readonly WorkedBatch[]): Map<number | "hand", Float64Array> {
+/** Adds the stays of a variety to the plants of its growing areas, and what they drink to the need of the loops there. */
+function addStays(
+  own: readonly OpenBatch[],
+  variety: PlanVariety,
+  input: PlanInput,
+  areas: ReadonlyMap<number, PlanGrowingArea>,
+  tallies: ReadonlyMap<number, AreaTally>,
+  water: Map<number | "hand", Float64Array>,
+): void {
+  if (own.length === 0) return;
   const days = input.to - input.from;
-  const pools = new Map(input.pools.map((pool) => [pool.id, pool]));
-  const changes = new Map<number | "hand", Float64Array>();
-  for (const batch of batches)
-    for (const stay of batch.stays) {
-      const litresPerDay = stay.plants * batch.variety.stages[stay.stage]!.needLpd;
-      const start = Math.min(days, Math.max(0, stay.from - input.from));
-      const end = Math.min(days, Math.max(0, stay.to - input.from));
-      for (const { loopId, share } of pools.get(stay.poolId)?.loops ?? []) {
-        const key = loopId ?? "hand";
-        const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
-        let change = changes.get(key);
-        if (!change) changes.set(key, (change = new Float64Array(days + 1)));
-        change[start]! += (litresPerDay * share) / (1 - drained);
-        change[end]! -= (litresPerDay * share) / (1 - drained);
+  const stages = variety.stages.map(({ growingAreaId, needLpd }) => ({
+    tally: tallies.get(growingAreaId),
+    loops: (areas.get(growingAreaId)?.loops ?? []).map(({ loopId, share }) => {
+      const key = loopId ?? "hand";
+      const changes = water.get(key) ?? new Float64Array(days + 1);
+      water.set(key, changes);
+      const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
+      return { changes, perPlantL: (needLpd * share) / (1 - drained) };
+    }),
+  }));
+  for (const { stays } of own)
+    for (const { stage, plants, from, to } of stays) {
+      const { tally, loops } = stages[stage]!;
+      const start = from - input.from;
+      const end = to - input.from;
+      if (tally) addStay(tally, plants, start, end);
+      for (const { changes, perPlantL } of loops) {
+        changes[Math.min(days, Math.max(0, start))]! += plants * perPlantL;
+        changes[Math.min(days, Math.max(0, end))]! -= plants * perPlantL;
       }
     }
-  return new Map([...changes].map(([key, change]) => [key, runningSum(change)]));
 }
 
 function runningSum(changes: Float64Array): Float64Array {
   const totals = new Float64Array(changes.length - 1);
   let sum = 0;
-  // Float dust below a microlitre must not leave an empty loop thirsty.
+  // Rounding below a microlitre must not leave an empty loop short of water.
   for (let i = 0; i < totals.length; i++) totals[i] = Math.abs((sum += changes[i]!)) < 1e-6 ? 0 : sum;
   return totals;
 }

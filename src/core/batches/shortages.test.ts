@@ -4,16 +4,37 @@ import { saltUse, shortages } from "./shortages";
 
 const today = 21_000;
 const plan = {
-  from: today - 2, to: today + 4, today,
-  needLByLoop: new Map<number | "hand", Float64Array>([[1, new Float64Array([900, 900, 10, 10, 20, 20])], [2, new Float64Array([0, 0, 5, 5, 5, 5])]]),
-  pools: [
-    { poolId: 1, sites: 10, plants: new Int32Array([50, 50, 8, 9, 12, 15]), blocked: new Int32Array([0, 0, 2, 2, 0, 0]) },
-    { poolId: 2, sites: 10, plants: new Int32Array([50, 50, 10, 10, 10, 10]), blocked: new Int32Array(6) },
+  from: today - 2,
+  to: today + 4,
+  today,
+  needLByLoop: new Map<number | "hand", Float64Array>([
+    [1, new Float64Array([900, 900, 10, 10, 20, 20])],
+    [2, new Float64Array([0, 0, 5, 5, 5, 5])],
+  ]),
+  growingAreas: [
+    {
+      growingAreaId: 1,
+      sites: 10,
+      plants: new Int32Array([50, 50, 8, 9, 12, 15]),
+      blocked: new Int32Array([0, 0, 2, 2, 0, 0]),
+    },
+    { growingAreaId: 2, sites: 10, plants: new Int32Array([50, 50, 10, 10, 10, 10]), blocked: new Int32Array(6) },
   ],
-} as unknown as Plan; // prettier-ignore
-const pools = [{ id: 1, name: "Nursery" }, { id: 2, name: "Leaf bank" }] as never; // prettier-ignore
+} as unknown as Plan;
+const growingAreas = [
+  { id: 1, name: "Nursery" },
+  { id: 2, name: "Leaf bank" },
+] as never;
 const supply = (firstShort: SupplyHorizon["firstShort"]) => ({ firstShort }) as SupplyHorizon;
-const salt = (onHandG: number) => ({ id: 1, name: "potassium nitrate", onHandG, gPerLByLoop: new Map([[1, 0.4], [2, 1]]) }); // prettier-ignore
+const salt = (onHandG: number) => ({
+  id: 1,
+  name: "potassium nitrate",
+  onHandG,
+  gPerLByLoop: new Map([
+    [1, 0.4],
+    [2, 1],
+  ]),
+});
 
 test("a salt runs out on the day its use from today passes what is there; the past is not counted again", () => {
   // Day by day 4 + 5, 4 + 5, 8 + 5, 8 + 5.
@@ -24,11 +45,18 @@ test("a salt runs out on the day its use from today passes what is there; the pa
 });
 
 test("shortages come first day first, each with what and by how much; what fits exactly is none", () => {
-  const found = shortages(plan, pools, supply({ day: today + 3, litres: 12 }), saltUse(plan, [salt(20)]));
+  const found = shortages(plan, growingAreas, supply({ day: today + 3, litres: 12 }), saltUse(plan, [salt(20)]));
   expect(found).toEqual([
-    { kind: "sites", name: "Nursery", day: today + 1, amount: 1, dimension: "count" },
-    { kind: "salt", name: "potassium nitrate", day: today + 2, amount: expect.closeTo(24, 9), dimension: "mass" },
-    { kind: "water", name: "Water", day: today + 3, amount: 12, dimension: "volume" },
+    { kind: "sites", id: 1, name: "Nursery", day: today + 1, amount: 1, dimension: "count" },
+    {
+      kind: "salt",
+      id: 1,
+      name: "potassium nitrate",
+      day: today + 2,
+      amount: expect.closeTo(24, 9),
+      dimension: "mass",
+    },
+    { kind: "water", id: null, name: "Water", day: today + 3, amount: 12, dimension: "volume" },
   ]);
   expect(shortages(plan, [], supply(null), [])).toHaveLength(1);
 });

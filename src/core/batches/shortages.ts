@@ -1,11 +1,14 @@
+import { requireRange } from "../units/range";
 import type { Day } from "../units/day";
 import type { SupplyHorizon } from "../water/supply";
 import type { Plan } from "./plan";
-import type { PlanPool } from "./types";
+import type { PlanGrowingArea } from "./types";
 
 /** Something that runs short: what, when first, and by how much on that day (salts: from then to the plan's end). */
 export interface Shortage {
   readonly kind: "water" | "sites" | "salt";
+  /** Of the growing area or the salt; water is one for the garden. */
+  readonly id: number | null;
   readonly name: string;
   readonly day: Day;
   readonly amount: number;
@@ -29,6 +32,10 @@ export interface SaltUse {
 
 /** Grams of each salt that the plan takes from today on, and the first day the shelf is empty. */
 export function saltUse(plan: Plan, salts: readonly SaltStore[]): SaltUse[] {
+  for (const { onHandG, gPerLByLoop } of salts) {
+    requireRange("saltUse", "onHandG", onHandG, 0);
+    for (const gPerL of gPerLByLoop.values()) requireRange("saltUse", "gPerLByLoop", gPerL, 0, 1000);
+  }
   return salts.map((salt) => {
     const needs = [...salt.gPerLByLoop].flatMap(([loopId, gPerL]) => {
       const litres = plan.needLByLoop.get(loopId);
@@ -54,7 +61,7 @@ export function saltUse(plan: Plan, salts: readonly SaltStore[]): SaltUse[] {
  */
 export function shortages(
   plan: Plan,
-  pools: readonly PlanPool[],
+  growingAreas: readonly PlanGrowingArea[],
   supply: SupplyHorizon,
   salts: readonly SaltUse[],
 ): Shortage[] {
@@ -62,17 +69,18 @@ export function shortages(
   if (supply.firstShort)
     found.push({
       kind: "water",
+      id: null,
       name: "Water",
       day: supply.firstShort.day,
       amount: supply.firstShort.litres,
       dimension: "volume",
     });
-  for (const pool of plan.pools) {
-    const name = pools.find((candidate) => candidate.id === pool.poolId)?.name ?? "";
+  for (const growingArea of plan.growingAreas) {
+    const name = growingAreas.find((candidate) => candidate.id === growingArea.growingAreaId)?.name ?? "";
     for (let day = plan.today; day < plan.to; day++) {
-      const over = pool.plants[day - plan.from]! + pool.blocked[day - plan.from]! - pool.sites;
+      const over = growingArea.plants[day - plan.from]! + growingArea.blocked[day - plan.from]! - growingArea.sites;
       if (over <= 0) continue;
-      found.push({ kind: "sites", name, day, amount: over, dimension: "count" });
+      found.push({ kind: "sites", id: growingArea.growingAreaId, name, day, amount: over, dimension: "count" });
       break;
     }
   }
@@ -80,6 +88,7 @@ export function shortages(
     if (firstShort)
       found.push({
         kind: "salt",
+        id: salt.id,
         name: salt.name,
         day: firstShort.day,
         amount: firstShort.grams,

@@ -1,75 +1,90 @@
+import { requireWhole } from "../units/range";
+import { requireVariety } from "./requirePlan";
 import type { Day } from "../units/day";
-import { harvestPlan, type HarvestLot } from "../growth/harvestPattern";
+import { eachLot, latestFree } from "../growth/harvestPattern";
 import { stageClock } from "../growth/stageDays";
+import type { Lots } from "./lots";
 import type { PlanBatch, PlanVariety } from "./types";
 
-/** A stay of a batch in a pool, [from, to): on the day of a move plants count only where they go. */
+/** A stay of a batch in a growing area, [from, to): on the day of a move plants count only where they go. */
 export interface Stay {
   readonly batchId: number;
   readonly stage: number;
-  readonly poolId: number;
+  readonly growingAreaId: number;
   readonly plants: number;
   readonly from: Day;
   readonly to: Day;
   readonly begun: boolean;
+  /** The day the stage is complete by its own length, whether or not the plants were moved by then. */
+  readonly plannedEnd: Day;
 }
 
-export interface Timeline {
-  readonly batch: PlanBatch;
-  readonly stays: readonly Stay[];
-  /** The day each stage is complete by its own length, whether or not the plants were moved by then. */
-  readonly plannedEnds: readonly Day[];
-  readonly readyDay: Day;
-  readonly lots: readonly HarvestLot[];
-  readonly earliestFree: Day;
-  readonly latestFree: Day;
-}
-
-/** Units that may be given in parts; heads, bunches and trays are whole. */
-const WEIGHED: ReadonlySet<string> = new Set(["kg", "g", "lb", "oz"]);
-
-type Clocks = readonly ((start: Day) => Day)[];
+export type Clocks = readonly ((start: Day) => Day)[];
 
 /** Stage clocks of a variety over a span of days, made once for all its batches. */
 export function varietyClocks(variety: PlanVariety, from: Day, to: Day): Clocks {
+  requireVariety("varietyClocks", variety);
   return variety.stages.map((stage) => stageClock(stage.daysByMonth, from, to));
 }
 
+/** A stay whose end can still be set: a large plan makes ten thousands of them, and copies cost more than their sums. */
+export type OpenStay = { -readonly [Key in keyof Stay]: Stay[Key] };
+
 /**
- * Where a batch stands from sowing to its last harvest. What really happened goes before what was planned; a move that
- * is overdue is taken as done today, so that the plan slips with the garden.
+ * Where a batch is from sowing to its last harvest, of rows that were checked. What really happened goes before what was
+ * planned; a move that is overdue is taken as done today, so that the plan slips with the garden. The last stay ends as
+ * late as it may.
  *
  * @param clocks from `varietyClocks`
  * @source stage arithmetic of stageDays.ts; plants by `plantsByStage`
  */
-export function timeline(batch: PlanBatch, variety: PlanVariety, clocks: Clocks, today: Day): Timeline {
-  const planned = plantsByStage(batch, variety);
-  // Ends are set in place: a large plan makes ten thousands of stays, and what it throws away costs more than its sums.
-  const stays: { -readonly [Key in keyof Stay]: Stay[Key] }[] = [];
-  const plannedEnds: Day[] = [];
+export function staysOf(batch: PlanBatch, variety: PlanVariety, clocks: Clocks, today: Day): OpenStay[] {
+  const planned = countsByStage(batch, variety);
+  const count = variety.stages.length;
+  const stays = new Array<OpenStay>(count);
   let due = batch.sowDay;
-  for (let stage = 0; stage < variety.stages.length; stage++) {
-    const { poolId } = variety.stages[stage]!;
-    const event = batch.begun.find(({ position }) => position === stage);
-    const before = stays[stage - 1];
+  for (let stage = 0; stage < count; stage++) {
+    const { growingAreaId } = variety.stages[stage]!;
+    const event = batch.begun.length === 0 ? undefined : batch.begun.find(({ position }) => position === stage);
+    const before = stage > 0 ? stays[stage - 1]! : null;
     const from = event?.day ?? Math.max(due, today);
-    // No more plants move on than really stand in the stage before.
-    const plants = event?.plants ?? Math.min(planned[stage]!, before?.begun ? before.plants : Infinity);
+    // No more plants move on than are really in the stage before.
+    const plants = event?.plants ?? (before?.begun ? Math.min(planned[stage]!, before.plants) : planned[stage]!);
     if (before) before.to = from;
-    stays.push({ batchId: batch.id, stage, poolId, plants, from, to: from, begun: event !== undefined });
     due = clocks[stage]!(from);
-    plannedEnds.push(due);
+    const begun = event !== undefined;
+    stays[stage] = { batchId: batch.id, stage, growingAreaId, plants, from, to: from, begun, plannedEnd: due };
   }
-  const last = stays.at(-1)!;
-  const harvest = harvestPlan(variety.pattern, due, last.plants);
-  const latestFree = batch.clearedDay ?? harvest.latestFree;
-  last.to = Math.max(last.from, latestFree);
-  const lots = WEIGHED.has(variety.unit) ? harvest.lots : harvest.lots.map(wholeUnits);
-  return { batch, stays, plannedEnds, readyDay: due, lots, earliestFree: harvest.earliestFree, latestFree };
+  const last = stays[count - 1]!;
+  last.to = Math.max(last.from, lastDay(batch, variety, due));
+  return stays;
 }
 
-function wholeUnits({ from, until, units }: HarvestLot): HarvestLot {
-  return { from, until, units: Math.floor(units + 1e-9) };
+/** The day on which a batch has left its last site at the latest. */
+export function lastDay(batch: PlanBatch, variety: PlanVariety, readyDay: Day): Day {
+  return batch.clearedDay ?? latestFree(variety.pattern, readyDay);
+}
+
+/**
+ * Adds the lots of a batch: what is cleared gives nothing any more from the day after, and what is sold whole is whole.
+ *
+ * @returns units of all of them
+ */
+export function addLotsOf(
+  { id, clearedDay }: PlanBatch,
+  { pattern, unit }: PlanVariety,
+  stays: readonly Stay[],
+  lots: Lots,
+): number {
+  const { plannedEnd, plants } = stays[stays.length - 1]!;
+  let inAll = 0;
+  eachLot(pattern, plannedEnd, plants, (from, until, units) => {
+    if (clearedDay !== null && from > clearedDay) return;
+    const sold = unit.divisible ? units : Math.floor(units + 1e-9);
+    lots.add(id, from, clearedDay === null ? until : Math.min(until, clearedDay), sold);
+    inAll += sold;
+  });
+  return inAll;
 }
 
 /**
@@ -77,6 +92,13 @@ function wholeUnits({ from, until, units }: HarvestLot): HarvestLot {
  * to come leave the target. Spare seedlings are not moved on. A plant that is lost keeps its site until the move.
  */
 export function plantsByStage(batch: Pick<PlanBatch, "cells" | "targetPlants">, variety: PlanVariety): number[] {
+  requireVariety("plantsByStage", variety);
+  requireWhole("plantsByStage", "cells", batch.cells, 0, 10_000_000);
+  requireWhole("plantsByStage", "targetPlants", batch.targetPlants, 0, 10_000_000);
+  return countsByStage(batch, variety);
+}
+
+function countsByStage(batch: Pick<PlanBatch, "cells" | "targetPlants">, variety: PlanVariety): number[] {
   let needed = batch.targetPlants;
   const counts = new Array<number>(variety.stages.length);
   counts[0] = batch.cells;

@@ -1,11 +1,13 @@
 import type { Day } from "../units/day";
+import type { CropKind } from "../growth/cropKind";
 import type { HarvestPattern } from "../growth/harvestPattern";
+import type { HarvestUnit } from "../growth/harvestUnit";
 import type { DaysByMonth } from "../growth/stageDays";
 
 /** A stage of a variety and where it is spent. */
 export interface PlanStage {
   readonly name: string;
-  readonly poolId: number;
+  readonly growingAreaId: number;
   readonly daysByMonth: DaysByMonth;
   /** Share that comes through the stage, 0–1. */
   readonly survival: number;
@@ -16,7 +18,10 @@ export interface PlanStage {
 export interface PlanVariety {
   readonly id: number;
   readonly name: string;
-  readonly unit: string;
+  readonly kind: CropKind;
+  readonly unit: HarvestUnit;
+  /** Eaten raw and sprouted, or another crop that wants the food-safety caution at sowing and picking. */
+  readonly foodSafetySensitive: boolean;
   readonly stages: readonly PlanStage[];
   readonly germination: number;
   readonly seedsPerCell: number;
@@ -42,7 +47,7 @@ export interface PlanBatch {
 }
 
 /** All sites that can serve one stage, in the order of their lines, and which loops water them. */
-export interface PlanPool {
+export interface PlanGrowingArea {
   readonly id: number;
   readonly name: string;
   readonly sites: number;
@@ -54,7 +59,7 @@ export interface PlanPool {
 
 export interface PlanOrder {
   readonly id: number;
-  readonly outletName: string;
+  readonly customerName: string;
   readonly varietyId: number;
   /** 1 Monday … 7 Sunday. */
   readonly weekday: number;
@@ -68,7 +73,7 @@ export interface PlanInput {
   /** First day looked at, and the day after the last. */
   readonly from: Day;
   readonly to: Day;
-  readonly pools: readonly PlanPool[];
+  readonly growingAreas: readonly PlanGrowingArea[];
   readonly varieties: readonly PlanVariety[];
   readonly batches: readonly PlanBatch[];
   readonly orders: readonly PlanOrder[];

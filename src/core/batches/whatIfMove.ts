@@ -1,19 +1,20 @@
-import type { Day } from "../units/day";
+import { requirePlanInput } from "./requirePlan";
+import { requireDay, type Day } from "../units/day";
 import { workOutPlan, type Plan } from "./plan";
 import type { PlanInput } from "./types";
 
 export interface MoveConsequences {
   readonly sowDay: Day;
-  /** Pools that would be over on more days than now. */
-  readonly pools: readonly {
-    readonly poolId: number;
+  /** Growing areas that would be over on more days than now. */
+  readonly growingAreas: readonly {
+    readonly growingAreaId: number;
     readonly firstDay: Day;
     readonly sitesOver: number;
     readonly moreDaysOver: number;
   }[];
   /** Units of orders that would be missed and are met now (negative: won back), by market day. */
   readonly orders: readonly {
-    readonly outletName: string;
+    readonly customerName: string;
     readonly varietyId: number;
     readonly day: Day;
     readonly moreMissing: number;
@@ -23,20 +24,22 @@ export interface MoveConsequences {
 
 const MENDING_REACH_DAYS = 14;
 
-/** What a batch sown on another day would do to pools and orders, against the plan as it is. */
+/** What a batch sown on another day would do to growing areas and orders, against the plan as it is. */
 export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay: Day): MoveConsequences {
+  requirePlanInput("whatIfMove", input);
+  requireDay("whatIfMove", "sowDay", sowDay);
   const moved = workOutPlan({
     ...input,
     batches: input.batches.map((batch) => (batch.id === batchId ? { ...batch, sowDay } : batch)),
   });
-  const pools = moved.pools.flatMap((after, index) => {
-    const before = now.pools[index]!;
+  const growingAreas = moved.growingAreas.flatMap((after, index) => {
+    const before = now.growingAreas[index]!;
     const moreDaysOver = after.daysOver - before.daysOver;
     const worse = firstWorse(before, after);
     return worse
       ? [
           {
-            poolId: after.poolId,
+            growingAreaId: after.growingAreaId,
             firstDay: input.from + worse.offset,
             sitesOver: worse.sitesOver,
             moreDaysOver,
@@ -48,10 +51,15 @@ export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay:
   const before = missing(now);
   const orders = moved.deliveries.flatMap((delivery) => {
     const moreMissing = delivery.wanted - delivery.given - (before.get(`${delivery.orderId}/${delivery.day}`) ?? 0);
-    const { outletName, varietyId, day } = delivery;
-    return Math.abs(moreMissing) > 1e-6 ? [{ outletName, varietyId, day, moreMissing }] : [];
+    const { customerName, varietyId, day } = delivery;
+    return Math.abs(moreMissing) > 1e-6 ? [{ customerName, varietyId, day, moreMissing }] : [];
   });
-  return { sowDay, pools, orders, breaks: pools.length > 0 || orders.some((order) => order.moreMissing > 0) };
+  return {
+    sowDay,
+    growingAreas,
+    orders,
+    breaks: growingAreas.length > 0 || orders.some((order) => order.moreMissing > 0),
+  };
 }
 
 /**
@@ -60,6 +68,8 @@ export function whatIfMove(input: PlanInput, now: Plan, batchId: number, sowDay:
  * @returns null when there is none
  */
 export function mendingSowDay(input: PlanInput, now: Plan, batchId: number, wanted: Day): MoveConsequences | null {
+  requirePlanInput("mendingSowDay", input);
+  requireDay("mendingSowDay", "wanted", wanted);
   const own = input.batches.find((batch) => batch.id === batchId)?.sowDay;
   for (let distance = 1; distance <= MENDING_REACH_DAYS; distance++)
     for (const sowDay of [wanted - distance, wanted + distance]) {
@@ -70,10 +80,11 @@ export function mendingSowDay(input: PlanInput, now: Plan, batchId: number, want
   return null;
 }
 
-type Used = Pick<Plan["pools"][number], "plants" | "blocked" | "sites">;
+type Used = Pick<Plan["growingAreas"][number], "plants" | "blocked" | "sites">;
 
 function firstWorse(before: Used, after: Used): { offset: number; sitesOver: number } | null {
-  const over = (pool: Used, day: number) => Math.max(0, pool.plants[day]! + pool.blocked[day]! - pool.sites);
+  const over = (growingArea: Used, day: number) =>
+    Math.max(0, growingArea.plants[day]! + growingArea.blocked[day]! - growingArea.sites);
   let first: number | null = null;
   let most = 0;
   for (let day = 0; day < after.plants.length; day++) {
