@@ -1,12 +1,13 @@
 import { placeStays } from "../batches/lanes";
 import { workOutPlan } from "../batches/plan";
 import type { PlanBatch, PlanInput } from "../batches/types";
-import { poolSitesPerLine, type PoolStand } from "../place/lineWords";
+import { growingAreaSitesPerLine, type GrowingAreaStand } from "../place/lineWords";
 import { STAND_MODELS } from "../place/kinds";
 import type { ChannelBank, TrayRack } from "../place/stand";
 import { dayFromIso } from "../units/day";
 import { roundItems } from "./roundItems";
-import type { RoundInput, RoundLoop, RoundPool } from "./types";
+import { plannedFigure } from "./log";
+import type { RoundInput, RoundItem, RoundLoop, RoundGrowingArea } from "./types";
 
 const today = dayFromIso("2027-05-06");
 const flat = (days: number) => new Array<number>(12).fill(days);
@@ -24,17 +25,29 @@ const rack: TrayRack = {
 };
 const bank: ChannelBank = {
   ...STAND_MODELS["channel-bank"].example,
-  kind: "channel-bank", lines: 6, lineLengthM: 6, channelWidthM: 0.1, channelDepthM: 0.05, endMarginM: 0.125, pitchM: 0.25, holeMm: 50,
-  gapM: 0.1, linesPerBlock: 6, aisleM: 0.6, linesPerValve: 6, fallOneIn: 40, lineFlowLph: 90,
-}; // prettier-ignore
-const stands: readonly (readonly PoolStand[])[] = [
+  kind: "channel-bank",
+  lines: 6,
+  lineLengthM: 6,
+  channelWidthM: 0.1,
+  channelDepthM: 0.05,
+  endMarginM: 0.125,
+  pitchM: 0.25,
+  holeMm: 50,
+  gapM: 0.1,
+  linesPerBlock: 6,
+  aisleM: 0.6,
+  linesPerValve: 6,
+  fallOneIn: 40,
+  lineFlowLph: 90,
+};
+const stands: readonly (readonly GrowingAreaStand[])[] = [
   [{ id: 1, name: "Rack", spec: rack }],
   [{ id: 2, name: "Bank", spec: bank }],
 ];
 
 function input(batches: readonly PlanBatch[], more: Partial<RoundInput> = {}): RoundInput {
-  const pools = stands.map((own, index) => {
-    const sitesPerLine = poolSitesPerLine(own);
+  const growingAreas = stands.map((own, index) => {
+    const sitesPerLine = growingAreaSitesPerLine(own);
     return {
       id: index + 1,
       name: ["Seed rack", "Leaf bank"][index]!,
@@ -45,74 +58,215 @@ function input(batches: readonly PlanBatch[], more: Partial<RoundInput> = {}): R
     };
   });
   const planInput: PlanInput = {
-    today, from: today - 60, to: today + 60, pools, batches, drainShareByLoop: {},
-    varieties: [{
-      id: 1, name: "Lettuce", unit: "heads", germination: 0.9, seedsPerCell: 2, pattern: { kind: "once", unitsPerPlant: 1, holdDays: 5 },
-      stages: [{ name: "sprout", poolId: 1, daysByMonth: flat(10), survival: 1, needLpd: 0 }, { name: "grow", poolId: 2, daysByMonth: flat(20), survival: 1, needLpd: 0.1 }],
-    }],
-    orders: [{ id: 5, outletName: "Stall", varietyId: 1, weekday: 4, quantity: 10, from: today - 60, to: today + 60 }],
-  }; // prettier-ignore
+    today,
+    from: today - 60,
+    to: today + 60,
+    growingAreas,
+    batches,
+    drainShareByLoop: {},
+    varieties: [
+      {
+        id: 1,
+        name: "Lettuce",
+        kind: "leaf",
+        unit: { id: 1, name: "heads", divisible: false },
+        foodSafetySensitive: false,
+        germination: 0.9,
+        seedsPerCell: 2,
+        pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 5 },
+        stages: [
+          { name: "sprout", growingAreaId: 1, daysByMonth: flat(10), survival: 1, needLpd: 0 },
+          { name: "grow", growingAreaId: 2, daysByMonth: flat(20), survival: 1, needLpd: 0.1 },
+        ],
+      },
+    ],
+    orders: [
+      { id: 5, customerName: "Stall", varietyId: 1, weekday: 4, quantity: 10, from: today - 60, to: today + 60 },
+    ],
+  };
   const plan = workOutPlan(planInput);
-  const roundPools = pools.map((pool, index): RoundPool => ({
-    ...pool, houseName: "Tunnel", houseOrder: 1, order: index, stands: stands[index]!, placed: placeStays(pool, plan.batches.flatMap((batch) => batch.stays).filter((stay) => stay.poolId === pool.id)),
-  })); // prettier-ignore
-  return { today, plan, pools: roundPools, loops: [], store: null, shortages: [], settledKeys: new Set(), ...more };
+  const roundGrowingAreas = growingAreas.map((growingArea, index): RoundGrowingArea => ({
+    ...growingArea,
+    houseName: "Tunnel",
+    houseOrder: 1,
+    order: index,
+    stands: stands[index]!,
+    placed: placeStays(
+      growingArea,
+      plan.batches.flatMap((batch) => batch.stays).filter((stay) => stay.growingAreaId === growingArea.id),
+    ),
+  }));
+  return {
+    today,
+    plan,
+    growingAreas: roundGrowingAreas,
+    loops: [],
+    store: null,
+    shortages: [],
+    catchCans: [],
+    settledKeys: new Set(),
+    pickedByBatch: new Map(),
+    ...more,
+  };
 }
 
-const batch = (id: number, sowDay: number, begun: readonly (readonly [number, number, number])[] = [], clearedDay: number | null = null): PlanBatch => ({
-  id, varietyId: 1, sowDay, cells: 30, targetPlants: 24, begun: begun.map(([position, day, plants]) => ({ position, day, plants })), clearedDay,
-}); // prettier-ignore
-const summary = (given: RoundInput) =>
-  roundItems(given).map((item) => [item.key, item.title, item.figure?.value, item.ageDays]);
+const batch = (
+  id: number,
+  sowDay: number,
+  begun: readonly (readonly [number, number, number])[] = [],
+  clearedDay: number | null = null,
+): PlanBatch => ({
+  id,
+  varietyId: 1,
+  sowDay,
+  cells: 30,
+  targetPlants: 24,
+  begun: begun.map(([position, day, plants]) => ({ position, day, plants })),
+  clearedDay,
+});
+const figureOf = ({ task }: RoundItem) =>
+  task.kind === "sow" || task.kind === "pick" || task.kind === "top-up" || task.kind === "mix"
+    ? plannedFigure(task)
+    : null;
+const summary = (given: RoundInput) => roundItems(given).map((item) => [item.key, figureOf(item), item.ageDays]);
 
-test("a sowing that is due stands on the round with its cells and place; one that was missed says how late it is", () => {
+test("a sowing that is due is on the round with its cells and place; one that was missed says how late it is", () => {
   expect(summary(input([batch(1, today), batch(2, today - 3), batch(3, today + 1)]))).toEqual([
-    ["sow:2", "Sow Lettuce, seed rack, shelf 1, tray 2", 30, 3],
-    ["sow:1", "Sow Lettuce, seed rack, shelf 1, tray 1", 30, 0],
+    ["sow:2", 30, 3],
+    ["sow:1", 30, 0],
   ]);
+  expect(roundItems(input([batch(1, today)]))[0]!.task).toEqual({
+    kind: "sow",
+    batchId: 1,
+    variety: "Lettuce",
+    where: { growingArea: "Seed rack", lines: "shelf 1, tray 1" },
+    cells: 30,
+    inTrays: false,
+    seedsPerCell: 2,
+    targetPlants: 24,
+    readyDay: today + 30,
+  });
 });
 
-test("plants move from line to line once they stand in the stage before, and not before they are ready", () => {
+test("plants move from line to line once they are in the stage before, and not before they are ready", () => {
   const ready = roundItems(input([batch(1, today - 12, [[0, today - 12, 30]])]));
-  expect(ready.map((item) => [item.key, item.title, item.detail, item.figure?.value, item.ageDays])).toEqual([
-    ["move:1:1", "Move Lettuce of 24 Apr to leaf bank, channel 1", "from seed rack, shelf 1, tray 1", 24, 2],
-  ]);
+  expect(ready.map(({ key, ageDays }) => [key, ageDays])).toEqual([["move:1:1", 2]]);
+  expect(ready[0]!.task).toMatchObject({
+    sownOn: today - 12,
+    plants: 24,
+    from: { growingArea: "Seed rack", lines: "shelf 1, tray 1" },
+    where: { growingArea: "Leaf bank", lines: "channel 1" },
+  });
   expect(roundItems(input([batch(1, today - 9, [[0, today - 9, 30]])]))).toEqual([]);
 });
 
 test("what is ripe is picked for whom it is wanted; afterwards its lines are cleared and washed until that is done", () => {
-  const standing = [[0, today - 30, 30], [1, today - 20, 24]] as const; // prettier-ignore
-  expect(summary(input([batch(1, today - 30, standing)]))).toEqual([
-    [`pick:5:1:${today}`, "Pick Lettuce for Stall, leaf bank, channel 1", 10, 0],
-  ]);
-  const over = [[0, today - 50, 30], [1, today - 40, 24]] as const; // prettier-ignore
+  const standing = [
+    [0, today - 30, 30],
+    [1, today - 20, 24],
+  ] as const;
+  expect(summary(input([batch(1, today - 30, standing)]))).toEqual([[`pick:5:1:${today}`, 10, 0]]);
+  const over = [
+    [0, today - 50, 30],
+    [1, today - 40, 24],
+  ] as const;
   expect(summary(input([batch(1, today - 50, over)])).filter(([key]) => String(key).startsWith("wash"))).toEqual([
-    ["wash:1:1", "Clear and wash leaf bank, channel 1", undefined, 15],
+    ["wash:1:1", null, 15],
   ]);
   expect(summary(input([batch(1, today - 50, over, today - 2)]))).toEqual([]);
 });
 
-test("what was done or put off today is not asked again", () => {
+test("clearing comes after the last pick, and says how much was never picked", () => {
+  // Ripe today, Thursday, and over today: the pick is due and so is the line.
+  const standing = [
+    [0, today - 34, 30],
+    [1, today - 24, 24],
+  ] as const;
+  const given = input([batch(1, today - 34, standing), batch(2, today - 50, [[0, today - 50, 30]])]);
+  const stay = given.plan.batches[0]!.stays[1]!;
+  const over = {
+    ...given,
+    growingAreas: given.growingAreas.map((growingArea) => ({
+      ...growingArea,
+      placed: growingArea.placed.map((placed) =>
+        placed.stay === stay ? { ...placed, stay: { ...stay, to: today } } : placed,
+      ),
+    })),
+  };
+  const keys = (more: Partial<RoundInput>) =>
+    roundItems({ ...over, ...more })
+      .map(({ key }) => key)
+      .filter((key) => /:1/u.test(key));
+  const pickKey = `pick:5:1:${today}`;
+  expect(keys({})).toContain(pickKey);
+  expect(keys({})).not.toContain("wash:1:1");
+  const picked = { settledKeys: new Set([pickKey]), pickedByBatch: new Map([[1, 10]]) };
+  expect(keys(picked)).toContain("wash:1:1");
+  const clearing = roundItems({ ...over, ...picked }).find(({ key }) => key === "wash:1:1")!;
+  expect(clearing.task).toMatchObject({
+    clears: true,
+    unitsLeft: { units: 14, unit: { id: 1, name: "heads", divisible: false } },
+  });
+  // The line of a stay is washed after everything that is alive at the stop.
+  expect(roundItems({ ...over, ...picked }).at(-1)!.task.kind).toBe("wash");
+});
+
+test("a reading out of band asks to be brought back until that is done; a dose asks to be read again", () => {
+  const kinds = (more: Partial<RoundLoop>) =>
+    roundItems(input([], { loops: [loop({ lastReading: { day: today, levelL: 590 }, feed: null, ...more })] })).map(
+      ({ task, key }) => [task.kind, key],
+    );
+  expect(kinds({})).toEqual([]);
+  expect(kinds({ outOfBand: { entryId: 9, day: today } })).toEqual([["bring-back", "bring-back:9"]]);
+  const dosed = { entryId: 12, day: today, at: new Date("2027-05-06T08:00:00Z") };
+  expect(kinds({ dosed })).toEqual([["read-again", "read-again:12"]]);
+  const [again] = roundItems(input([], { loops: [loop({ dosed, feed: null })] }));
+  expect(again!.from).toEqual(new Date("2027-05-06T08:20:00Z"));
+});
+
+test("what was done or skipped today is not asked again", () => {
   expect(summary(input([batch(1, today)], { settledKeys: new Set(["sow:1"]) }))).toEqual([]);
 });
 
 const stock = (exact: number) => ({
-  tank: { letter: "A" as const, volumeL: 50, leftL: 5 }, salts: [{ id: 1, name: "potassium nitrate", tankG: 900 }], conflict: null,
-  solubility: { fractions: [], verdict: "clear" as const, highestRatioR: 200, words: "" }, litresPerDay: 1, daysLeft: { exact, whole: Math.floor(exact) },
-}); // prettier-ignore
+  tank: { letter: "A" as const, volumeL: 50, leftL: 5 },
+  salts: [{ id: 1, name: "potassium nitrate", tankG: 900 }],
+  conflict: null,
+
+  litresPerDay: 1,
+  daysLeft: { exact, whole: Math.floor(exact) },
+});
 const loop = (more: Partial<RoundLoop> = {}): RoundLoop => ({
-  id: 3, name: "Leaf", kind: "recirculating", feeding: "stocks", workingL: 600, readEveryDays: 2, needLpd: 50, lastReading: { day: today - 3, levelL: 590 }, saltNames: ["potassium nitrate"],
-  feed: { factor: 100, strength: 1, gPer1000L: [300], stocks: [stock(5)] } as unknown as RoundLoop["feed"], ...more,
-}); // prettier-ignore
+  id: 3,
+  name: "Leaf",
+  kind: "recirculating",
+  feeding: "stocks",
+  normalFillL: 600,
+  readEveryDays: 2,
+  needLpd: 50,
+  lastReading: { day: today - 3, levelL: 590 },
+  salts: [{ id: 1, name: "potassium nitrate" }],
+  outOfBand: null,
+  dosed: null,
+  feed: { factor: 100, strength: 1, gPer1000L: [300], stocks: [stock(5)] } as unknown as RoundLoop["feed"],
+  ...more,
+});
 
 test("tanks: read when due, topped up by what the days have drunk, stocks mixed before they run out", () => {
   const items = roundItems(input([], { loops: [loop()] }));
-  expect(items.map((item) => [item.key, item.figure?.value, item.ageDays])).toEqual([["reading:3", undefined, 1], ["top-up:3", 160, 0], ["mix:3:A", 50, 0]]); // prettier-ignore
-  expect(items[1]!.amounts).toEqual([{ name: "stock A", value: 1.6, dimension: "dose" }, { name: "stock B", value: 1.6, dimension: "dose" }]); // prettier-ignore
+  expect(items.map((item) => [item.key, figureOf(item), item.ageDays])).toEqual([
+    ["reading:3", null, 1],
+    ["top-up:3", 160, 0],
+    ["mix:3:A", 50, 0],
+  ]);
+  expect(items[1]!.amounts).toEqual([
+    { of: { kind: "stock", letter: "A" }, name: "stock A", value: 1.6, dimension: "dose" },
+    { of: { kind: "stock", letter: "B" }, name: "stock B", value: 1.6, dimension: "dose" },
+  ]);
   expect(items[2]!.cautions).toEqual(["salts", "lifting"]);
   const dry = roundItems(input([], { loops: [loop({ feeding: "dry" })] }));
-  expect(dry.find((item) => item.kind === "top-up")!.amounts).toEqual([
-    { name: "potassium nitrate", value: 48, dimension: "mass" },
+  expect(dry.find(({ task }) => task.kind === "top-up")!.amounts).toEqual([
+    { of: { kind: "salt", saltId: 1 }, name: "potassium nitrate", value: 48, dimension: "mass" },
   ]);
   expect(roundItems(input([], { loops: [loop({ lastReading: { day: today, levelL: 400 }, feed: null })] }))).toEqual(
     [],
@@ -122,6 +276,7 @@ test("tanks: read when due, topped up by what the days have drunk, stocks mixed 
 test("the store is read, a salt is ordered in time; the walk begins at the gate", () => {
   const shortage = {
     kind: "salt" as const,
+    id: 1,
     name: "potassium nitrate",
     day: today + 20,
     amount: 4000,
@@ -132,13 +287,34 @@ test("the store is read, a salt is ordered in time; the walk begins at the gate"
     loops: [loop()],
     shortages: [shortage, { ...shortage, name: "far off", day: today + 60 }],
   });
-  expect(roundItems(given).map((item) => item.stop.name)).toEqual([
-    "Gate and store",
-    "Gate and store",
-    "Tanks",
-    "Tanks",
-    "Tanks",
-    "Tunnel",
+  expect(roundItems(given).map((item) => item.stop.key)).toEqual([
+    "gate",
+    "gate",
+    "tanks",
+    "tanks",
+    "tanks",
+    "house:Tunnel",
   ]);
-  expect(roundItems(given).slice(0, 2).map((item) => item.key)).toEqual(["store:2", "order:potassium nitrate"]); // prettier-ignore
+  expect(
+    roundItems(given)
+      .slice(0, 2)
+      .map((item) => item.key),
+  ).toEqual(["store:2", "order:1"]);
+});
+
+test("emitters that the catch cans found are flushed where they are, until that was done", () => {
+  const test = { volumesMl: [80, 79, 0, 81, 150, 80], durationS: 180, nominalFlowLph: 1.6, runHoursPerDay: 1 };
+  const found = { entryId: 7, day: today - 2, stand: "Beds", houseName: "Net house", houseOrder: 0, line: 8, test };
+  const given = input([], {
+    catchCans: [found, { ...found, entryId: 8, test: { ...test, volumesMl: [80, 81, 80, 79] } }],
+  });
+  expect(roundItems(given)).toEqual([
+    expect.objectContaining({
+      key: "flush:7",
+      stop: expect.objectContaining({ name: "Net house" }),
+      ageDays: 2,
+      task: expect.objectContaining({ kind: "flush", line: 8, blocked: [3], blown: [5] }),
+    }),
+  ]);
+  expect(roundItems({ ...given, settledKeys: new Set(["flush:7"]) })).toEqual([]);
 });

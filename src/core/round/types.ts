@@ -1,66 +1,150 @@
 import type { CautionKey } from "../feed/cautions";
 import type { FeedSheet } from "../feed/feedSheet";
+import type { StockLetter } from "../feed/salts";
+import type { HarvestUnit } from "../growth/harvestUnit";
 import type { Plan } from "../batches/plan";
 import type { PlacedStay } from "../batches/lanes";
 import type { Shortage } from "../batches/shortages";
-import type { PoolStand } from "../place/lineWords";
+import type { GrowingAreaStand } from "../place/lineWords";
 import type { Dimension } from "../units/dimensions";
 import type { Day } from "../units/day";
+import type { CatchCanTest } from "../water/catchCans";
 
-export type RoundKind = "store" | "reading" | "top-up" | "mix" | "sow" | "move" | "pick" | "wash" | "order";
-
-/** A stop of the walk. */
+/** A stop of the walk: the gate, the tanks, or a house by its name. */
 export interface Stop {
   readonly key: string;
+  /** Of a house; empty for the gate and the tanks. */
   readonly name: string;
   /** Place in the walk, small first. */
   readonly order: number;
 }
 
+/** Lines of a growing area, in the words of their kind: "channels 7–9 and 11". */
+export interface Where {
+  readonly growingArea: string;
+  readonly lines: string;
+}
+
 export interface Amount {
+  /** What it is taken from; water comes from no shelf. */
+  readonly of:
+    { readonly kind: "stock"; readonly letter: StockLetter } | { readonly kind: "salt"; readonly saltId: number };
   readonly name: string;
   readonly value: number;
   readonly dimension: Dimension;
 }
 
-/** What the item is about, for the log and for what ticking it changes. */
-export interface RoundRefs {
-  readonly batchId?: number;
-  readonly stage?: number;
-  readonly loopId?: number;
-  readonly stock?: "A" | "B";
-  readonly storeId?: number;
-  readonly orderId?: number;
-  readonly units?: number;
-  readonly plants?: number;
-  /** The day it was due. */
-  readonly due: Day;
+interface OfTank {
+  readonly loopId: number;
+  /** "Leaf tank" */
+  readonly tank: string;
 }
+
+/** A piece of work, with the figures that tell it. Names are those of the day: the log keeps them. */
+export type RoundTask =
+  | { readonly kind: "store"; readonly storeId: number; readonly store: string; readonly lastRead: Day }
+  | {
+      readonly kind: "order";
+      readonly saltId: number | null;
+      readonly salt: string;
+      readonly grams: number;
+      readonly emptyFrom: Day;
+    }
+  | ({ readonly kind: "reading"; readonly lastRead: Day | null } & OfTank)
+  /** After the dose of this log entry. */
+  | ({ readonly kind: "read-again"; readonly entryId: number } & OfTank)
+  /** As the slip of the reading of this log entry says. */
+  | ({ readonly kind: "bring-back"; readonly entryId: number; readonly readOn: Day } & OfTank)
+  | ({ readonly kind: "top-up"; readonly litres: number; readonly expectedL: number } & OfTank)
+  | {
+      readonly kind: "mix";
+      readonly loopId: number;
+      readonly loop: string;
+      readonly letter: StockLetter;
+      readonly tankL: number;
+      readonly daysLeft: number;
+    }
+  | {
+      readonly kind: "sow";
+      readonly batchId: number;
+      readonly variety: string;
+      readonly where: Where;
+      /** Cells, or trays sown broadcast. */
+      readonly cells: number;
+      readonly inTrays: boolean;
+      readonly seedsPerCell: number;
+      readonly targetPlants: number;
+      readonly readyDay: Day;
+    }
+  | {
+      readonly kind: "move";
+      readonly batchId: number;
+      readonly stage: number;
+      readonly variety: string;
+      readonly sownOn: Day;
+      readonly from: Where | null;
+      readonly where: Where;
+      readonly plants: number;
+    }
+  | {
+      readonly kind: "wash";
+      readonly batchId: number;
+      readonly stage: number;
+      readonly variety: string;
+      readonly sownOn: Day;
+      readonly where: Where;
+      /** The batch is over; otherwise its plants moved on. */
+      readonly clears: boolean;
+      readonly cleaningDays: number;
+      /** Units that no order has taken, which are to be picked or thrown away. */
+      readonly unitsLeft: { readonly units: number; readonly unit: HarvestUnit } | null;
+    }
+  | {
+      readonly kind: "pick";
+      readonly batchId: number;
+      readonly orderId: number;
+      readonly variety: string;
+      readonly customer: string;
+      readonly where: Where | null;
+      readonly units: number;
+      readonly unit: HarvestUnit;
+      /** The market day. */
+      readonly day: Day;
+    }
+  /** Emitters that the catch-can test of this log entry found blocked or blown, counted from the inlet. */
+  | {
+      readonly kind: "flush";
+      readonly entryId: number;
+      readonly stand: string;
+      readonly line: number;
+      readonly testedOn: Day;
+      readonly blocked: readonly number[];
+      readonly blown: readonly number[];
+    };
+export type RoundKind = RoundTask["kind"];
 
 export interface RoundItem {
   /** The same for the same piece of work on every day until it is done. */
   readonly key: string;
-  readonly kind: RoundKind;
   readonly stop: Stop;
-  readonly title: string;
-  /** The figure to read at arm's length, and what it counts. */
-  readonly figure: { readonly value: number; readonly dimension: Dimension; readonly word: string } | null;
-  readonly detail: string;
+  readonly task: RoundTask;
   readonly amounts: readonly Amount[];
   readonly cautions: readonly CautionKey[];
-  /** Days since it was due; 0 is today. */
+  /** The day it was due, and the days since; 0 is today. */
+  readonly due: Day;
   readonly ageDays: number;
-  readonly refs: RoundRefs;
+  /** Not before this time of today. */
+  readonly from?: Date;
 }
 
-export interface RoundPool {
+export interface RoundGrowingArea {
   readonly id: number;
   readonly name: string;
   readonly houseName: string;
   readonly houseOrder: number;
   readonly order: number;
   readonly cleaningDays: number;
-  readonly stands: readonly PoolStand[];
+  readonly stands: readonly GrowingAreaStand[];
   readonly sitesPerLine: readonly number[];
   readonly placed: readonly PlacedStay[];
 }
@@ -70,21 +154,40 @@ export interface RoundLoop {
   readonly name: string;
   readonly kind: "recirculating" | "run-to-waste";
   readonly feeding: "injector" | "stocks" | "dry";
-  readonly workingL: number;
+  readonly normalFillL: number;
   readonly readEveryDays: number;
   readonly needLpd: number;
+  /** The last reading by hand: what it was, and whether its slip asked for something that was not done yet. */
   readonly lastReading: { readonly day: Day; readonly levelL: number | null } | null;
+  /** The reading whose slip is still to be followed. */
+  readonly outOfBand: { readonly entryId: number; readonly day: Day } | null;
+  /** A dose after which nobody has read. */
+  readonly dosed: { readonly entryId: number; readonly day: Day; readonly at: Date } | null;
   readonly feed: FeedSheet | null;
-  readonly saltNames: readonly string[];
+  readonly salts: readonly { readonly id: number; readonly name: string }[];
+}
+
+/** A catch-can test whose finds were not put right yet. */
+export interface RoundCatchCans {
+  readonly entryId: number;
+  readonly day: Day;
+  readonly stand: string;
+  readonly houseName: string;
+  readonly houseOrder: number;
+  readonly line: number;
+  readonly test: CatchCanTest;
 }
 
 export interface RoundInput {
+  readonly catchCans: readonly RoundCatchCans[];
   readonly today: Day;
   readonly plan: Plan;
-  readonly pools: readonly RoundPool[];
+  readonly growingAreas: readonly RoundGrowingArea[];
   readonly loops: readonly RoundLoop[];
   readonly store: { readonly id: number; readonly name: string; readonly readOn: Day } | null;
   readonly shortages: readonly Shortage[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
+  /** Units that were really picked of each batch. */
+  readonly pickedByBatch: ReadonlyMap<number, number>;
 }

@@ -1,0 +1,926 @@
+import { placeStays } from "./batches/lanes";
+import { Lots } from "./batches/lots";
+import { workOutPlan } from "./batches/plan";
+import type { PlanInput } from "./batches/types";
+import { feedSheet, type FeedSheetInput } from "./feed/feedSheet";
+import { STAND_MODELS } from "./place/kinds";
+import type { LayoutDocument } from "./place/layout/document";
+import { METRIC } from "./units/dimensions";
+import { bedCoverage } from "./water/bedCoverage";
+import { dripLine } from "./water/dripLine";
+
+/** A call that works, to put nonsense into one number after the other. */
+export interface Call {
+  readonly args: readonly unknown[];
+  /** Numbers that mean what they say, whatever they are: `1.reachM`. */
+  readonly but?: readonly string[];
+}
+
+const day = 20_000;
+const days = new Array<number>(12).fill(10);
+const spec = STAND_MODELS["channel-bank"].example;
+const rect = { xM: 1, yM: 1, lengthM: 3, widthM: 2 };
+const house = { lengthM: 12, widthM: 6 };
+const stand = { id: 1, name: "Bank", xM: 1, yM: 1, turned: false, spec };
+const layout: LayoutDocument = {
+  format: "seed-round-layout",
+  version: 2,
+  name: "Plan",
+  houses: [{ name: "Net", lengthM: 12, widthM: 6, heightM: 3, cover: "net", shadeShare: 0.3, xM: 0, yM: 0 }],
+  growingAreas: [{ name: "Bank", cleaningDays: 1 }],
+  stands: [{ name: "Bank", house: "Net", growingArea: "Bank", loop: null, xM: 1, yM: 1, turned: false, spec }],
+};
+const rules = { clearanceM: 0.3, crossAisleM: 0.9, aisleInsisted: false };
+const once = { kind: "once", unitsPerPlant: 1, keepsDays: 4 } as const;
+const variety = {
+  id: 1,
+  name: "lettuce",
+  kind: "leaf",
+  unit: { id: 1, name: "heads", divisible: false },
+  foodSafetySensitive: false,
+  germination: 0.9,
+  seedsPerCell: 1,
+  pattern: once,
+  stages: [{ name: "grow", growingAreaId: 1, daysByMonth: days, survival: 0.9, needLpd: 0.1 }],
+} as const;
+const batch = {
+  id: 1,
+  varietyId: 1,
+  sowDay: day,
+  cells: 12,
+  targetPlants: 9,
+  begun: [{ position: 0, day, plants: 12 }],
+  clearedDay: day + 20,
+};
+const order = { id: 1, customerName: "Stall", varietyId: 1, weekday: 4, quantity: 3, from: day, to: day + 40 };
+const area = {
+  id: 1,
+  name: "Bank",
+  sites: 40,
+  cleaningDays: 1,
+  sitesPerLine: [20, 20],
+  loops: [{ loopId: 1, share: 1 }],
+};
+const planInput: PlanInput = {
+  today: day,
+  from: day,
+  to: day + 60,
+  growingAreas: [area],
+  varieties: [variety],
+  batches: [batch],
+  orders: [order],
+  drainShareByLoop: { 1: 0.1 },
+};
+/** What another function of the core made is sound: it is handed over as it is, and not taken apart. */
+class Made {
+  static of<Value extends object>(value: Value): Value {
+    return Object.assign(Object.create(Made.prototype as object) as object, value) as Value;
+  }
+}
+const plan = Made.of(workOutPlan(planInput));
+const stays = plan.batches.flatMap((worked) => worked.stays);
+const lots = new Lots();
+lots.add(1, day, day + 4, 12);
+const placed = placeStays(area, stays);
+const salt = {
+  id: 1,
+  name: "potassium nitrate",
+  percent: { "NO3-N": 13.85, K: 38.67 },
+  solubilityGPerL: [127, 194, 279, 380],
+  stock: "B",
+} as const;
+const feedInput: FeedSheetInput = {
+  targetsMgPerL: { "NO3-N": 100, K: 250 },
+  ecMsPerCm: 1.5,
+  salts: [salt],
+  waterMgPerL: { Ca: 20 },
+  waterAlkalinityMgCaco3PerL: 40,
+  ratioR: 100,
+  convention: "in",
+  stocks: [{ letter: "B", volumeL: 50, leftL: 20 }],
+  coldestC: 8,
+  feedLpd: 100,
+};
+const feed = Made.of(feedSheet(feedInput));
+const ions = { K: 8, NO3: 8 };
+const reading = { ecMsPerCm: 1.2, ph: 6.8, waterC: 20, levelL: 500 };
+const bands = { ecLow: 1.3, ecHigh: 1.7, ecTarget: 1.5, phLow: 5.5, phHigh: 6.5 };
+const slip = {
+  recipe: { feed, salts: [salt], bands },
+  feeding: "stocks",
+  reading,
+  before: { ecMsPerCm: 1.3, levelL: 550 },
+  normalFillL: 600,
+  greatestL: 650,
+  acid: "phosphoric",
+  weakerSourceId: null,
+};
+const tank = { ph: 6.8, carbonateAlkalinityMeqPerL: 1, phosphorusMmolPerL: 1, ammoniumMmolPerL: 0.5 };
+const pipe = { lengthM: 14, boreMm: 33.2, fittingsK: 6, roughnessMm: 0.0015, kinematicViscosityM2PerS: 1e-6 };
+const rhythm = { everyDays: 7, cleaningDays: 2, survival: 0.9 };
+const crop = {
+  harvestPerWeek: 60,
+  everyDays: 7,
+  stages: [{ area: "bed", days: 30, survival: 0.98, cleaningDays: 2 }],
+};
+const thrice = { kind: "times", timesMin: [480, 780, 1020], runMin: 12 } as const;
+const sown = {
+  germination: 0.9,
+  seedsPerCell: 2,
+  thinTo: 1,
+  stages: [
+    { days: [4, 6], survival: 1 },
+    { days: [22, 44], survival: 0.96 },
+  ],
+};
+const label = { kind: "label", flowAtNoLiftLph: 800, greatestLiftM: 1.8 } as const;
+const dose = { amount: 2, unit: "scoop", per: "L", form: "solid", densityGPerML: 1.1, measureML: 8 } as const;
+const dosed = { label: { "NO3-N": 13.85, K: 38.67 }, gPerL: 1 };
+const points = [
+  { flowLph: 0, headM: 4 },
+  { flowLph: 2000, headM: 1 },
+];
+const source = { id: 1, name: "Well", kind: "rain", priority: 1, limitLpd: 900, roofAreaM2: 40, pricePerM3: 1 };
+const rain = { rainMmByMonth: days, wetDaysByMonth: days };
+const raft = { lengthM: 1.2, widthM: 0.6, edgeMarginM: 0.1, pitchM: 0.2, packing: "hexagonal" };
+const bar = { lengthMm: 6000, price: 10, onHand: 2 };
+const cutProblem = { sawCutMm: 3, trimMm: 5, objective: "bars", pieces: [{ lengthMm: 900, count: 0 }], bars: [bar] };
+const demand = { orderId: 1, customerName: "Stall", varietyId: 1, day: day + 1, wanted: 3 };
+const solved = () => ({ kind: "none" }) as const;
+
+/** Functions that take any finite number: they write it or convert it. */
+export const ANY_FINITE: ReadonlySet<string> = new Set([
+  "units/format#formatIn",
+  "units/format#formatNumber",
+  "units/format#formatQuantity",
+  "units/format#quantityText",
+]);
+
+/** A working call for every function that other rooms and floors may call. */
+const emitter = { nominalFlowLph: 2, nominalHeadM: 10, exponent: 0.5, leastHeadM: null };
+const line = {
+  pipe: { boreMm: 13.6 },
+  emitter,
+  spacingM: 0.3,
+  firstSpacingM: 0.3,
+  slopeRise: 0,
+  equivalentLengthM: 0.1,
+};
+
+const stillWater = {
+  needLpd: 30,
+  openWaterM2: 0.9,
+  evaporationMmPerDay: 4,
+  waterAreaM2: 7.2,
+  depthM: 0.12,
+  leastDepthM: 0.06,
+  floatRatedLph: 60,
+  floatRatedHeadM: 10,
+  headAtFloatM: 2.5,
+  peakHourShare: 0.13,
+};
+const regulator = { lossM: 2, atLph: 1000, setHeadM: 10, leastLph: 100, greatestLph: 1500 };
+const run = { lengthM: 6, boreMm: 21.2, fittingsK: 2 };
+const network = {
+  surfaceM: 0.5,
+  pump: {
+    kind: "table",
+    points: [
+      { flowLph: 0, headM: 30 },
+      { flowLph: 900, headM: 20 },
+    ],
+  },
+  before: [],
+  main: [run],
+  banks: [
+    {
+      atMain: 0,
+      open: true,
+      elevationM: 0.3,
+      connection: run,
+      manifold: { pipe: { boreMm: 28 }, firstOfftakeM: 0.6, offtakeSpacingM: 1.2, offtakes: 2 },
+      lateral: {
+        ...{ pipe: { boreMm: 13.6 }, count: 10, spacingM: 0.3 },
+        ...{ firstSpacingM: 0.3, slopeRise: 0, equivalentLengthM: 0.1 },
+      },
+      outlet: { nominalFlowLph: 2, nominalHeadM: 10, exponent: 0.5, leastHeadM: null },
+    },
+  ],
+  bypass: null,
+} as const;
+
+const ra = { extraterrestrialMjPerM2Day: 40 };
+const sun = { ...ra, daylightHours: 14.8 };
+const inside = {
+  highestC: 30,
+  lowestC: 15,
+  vapourPressureKpa: 1.6,
+  elevationM: 100,
+  radiationMjPerM2Day: 24,
+  longwaveOpenness: 0.5,
+};
+const bedPlan = {
+  bedLengthM: 3,
+  plants: [{ xM: 0.4, yM: 0.1 }],
+  lines: [{ yM: 0, firstXM: 0.15, spacingM: 0.3, count: 9 }],
+  emitterFlowLph: 1.6,
+  wettedRadiusM: 0.25,
+  leastDistanceM: 0.06,
+};
+const bedShares = bedCoverage(bedPlan);
+
+export const CALLS: Readonly<Record<string, Call>> = {
+  "batches/allocate#demandsOf": { args: [[order], day, day + 60] },
+  "batches/allocate#serve": { args: [demand, Made.of(lots), [0]], but: ["0"] },
+  "batches/allocate#serveAll": { args: [[demand], Made.of(lots)] },
+  "batches/coverOrders#cellsFor": { args: [variety, 10, 0.9] },
+  "batches/coverOrders#coverOrders": {
+    args: [
+      {
+        variety,
+        orders: [order],
+        batches: [batch],
+        today: day,
+        from: day,
+        to: day + 60,
+        sowWeekdays: [1, 4],
+        confidence: 0.9,
+      },
+    ],
+  },
+  "batches/deliveryStates#deliveryStates": { args: [plan, new Set([placed]), [{ orderId: 1, day, units: 3 }]] },
+  "batches/lanes#linesTouched": { args: [[20, 20], [{ start: 0, end: 12 }]] },
+  "batches/lanes#placeStays": { args: [area, stays], but: ["0.stage", "stage", "0.plannedEnd"] },
+  "batches/littlesLaw#batchesAtOnce": { args: [32, { everyDays: 7, cleaningDays: 1 }] },
+  "batches/littlesLaw#harvestFromSites": { args: [480, 5, rhythm] },
+  "batches/littlesLaw#sitesForHarvest": { args: [100, 5, rhythm] },
+  "batches/littlesLaw#weeksForHarvest": { args: [75, 400, rhythm] },
+  "batches/occupancy#occupancy": {
+    args: [[area], stays, day, day + 60],
+    but: ["0.sitesPerLine.0", "0.sitesPerLine.1", "0.loops.0.share", "0.stage", "0.plannedEnd"],
+  },
+  "batches/plan#workOutPlan": { args: [planInput] },
+  "batches/shortages#saltUse": { args: [plan, [{ id: 1, name: "salt", onHandG: 100, gPerLByLoop: new Map() }]] },
+  "batches/stageChain#restOfArea": { args: ["bed", 500, crop, { everyDays: 14, stages: crop.stages }] },
+  "batches/stageChain#sharedAreas": { args: [{ bed: 430 }, [crop]] },
+  "batches/stageChain#stageChain": { args: [crop] },
+  "batches/unfitting#unfitting": {
+    args: [planInput, [{ varietyId: 1, sowDay: day + 5, readyDay: day + 60, cells: 12, targetPlants: 9 }]],
+  },
+  "batches/timeline#plantsByStage": { args: [{ cells: 12, targetPlants: 9 }, variety] },
+  "batches/timeline#varietyClocks": { args: [variety, day, day + 60] },
+  "batches/whatIfMove#mendingSowDay": { args: [planInput, plan, 1, day] },
+  "batches/whatIfMove#whatIfMove": { args: [planInput, plan, 1, day] },
+  "feed/acidSteps#acidSteps": { args: [7, 500, Made.of(slip)] },
+  "feed/bringBack#bringBack": {
+    args: [
+      {
+        recipe: ions,
+        water: { K: 0.1, Cl: 0.1 },
+        volumeL: 500,
+        headspaceL: 100,
+        ecMsPerCm: 0.8,
+        targetEcMsPerCm: 1,
+        stockFactor: 100,
+        wantedVolumeL: 560,
+      },
+    ],
+  },
+  "feed/doseSlip#doseSlip": {
+    args: [slip],
+    but: [
+      "recipe.salts.0.percent.NO3-N",
+      "recipe.salts.0.percent.K",
+      "recipe.salts.0.solubilityGPerL.0",
+      "recipe.salts.0.solubilityGPerL.3",
+    ],
+  },
+  "feed/ec#ecOfIons": { args: [ions] },
+  "feed/feedSheet#feedSheet": { args: [feedInput] },
+  "water/injector#injectorVerdict": { args: [500, 20, 2500] },
+  "feed/doseCheck#doseCheck": {
+    args: [{ productG: 400, volumeL: 200, labelGPerL: 1, planGPerL: 1, headspaceL: 40 }],
+  },
+  "feed/label#dosePerL": { args: [dose] },
+  "feed/label#elementsOfLabel": { args: [{ N: 4, P2O5: 18 }] },
+  "feed/label#knowsNitrogen": { args: [{ N: 4, P2O5: 18 }] },
+  "feed/label#labelMgPerL": { args: [{ N: 4, P2O5: 18 }, dose] },
+  "feed/label#scaled": { args: [{ N: 4 }, 2] },
+  "feed/labelEc#labelEc": { args: [[dosed], { Na: 1 }] },
+  "feed/labelEc#labelFactorForEc": { args: [[dosed], 1.2, { Na: 1, Cl: 1 }] },
+  "feed/nutrients#ionsFromElements": { args: [{ K: 200 }, 40] },
+  "feed/nutrients#mixIons": { args: [[[0.5, ions]]] },
+  "feed/phDose#acidAmount": { args: ["nitric", 100, 6, 38, 1.23] },
+  "feed/phDose#acidMeqPerL": { args: [tank, 6] },
+  "feed/phDose#aeratedAlkalinityMeqPerL": { args: [7] },
+  "feed/phDose#bicarbonateG": { args: [10] },
+  "feed/phDose#phAfterAcid": { args: [tank, 0.3] },
+  "feed/salts#stockFor": { args: [salt], but: ["solubilityGPerL.0", "solubilityGPerL.3"] },
+  "feed/saltsForRecipe#elementsOfSalts": { args: [[{ percent: salt.percent }], [300]] },
+  "feed/saltsForRecipe#saltsForRecipe": { args: [{ K: 200 }, [{ percent: salt.percent }], { Ca: 20 }] },
+  "numeric/whole#wholeDown": { args: [2.5] },
+  "numeric/whole#wholeUp": { args: [2.5] },
+  "numeric/riseToZero#riseToZero": { args: [0, 10, (x: number) => x - 4] },
+  "feed/scaleToEc#strengthForEc": { args: [ions, { K: 0.1 }, 1] },
+  "feed/tankDose#tankDose": { args: [100, dose, 0.5] },
+  "feed/tankDose#tankTopUp": {
+    args: [100, dose, { readMsPerCm: 1, wantedMsPerCm: 1.4, labelMsPerCm: 1.6, waterMsPerCm: 0.4 }],
+  },
+  "feed/stocks#concentrationFactor": { args: [100, "in"] },
+  "feed/stocks#solubilityAtGPerL": { args: [[127, 194, 279, 380], 8] },
+  "feed/stocks#stockConflict": { args: [[{ name: "salt", percent: salt.percent }]] },
+  "feed/stocks#stockDaysLeft": { args: [20, 100, 100] },
+  "feed/stocks#stockMl": { args: [25, 200, 1] },
+  "feed/stocks#stockSolubility": { args: [[{ ...salt, gPer1000L: 300 }], 100, 8] },
+  "feed/stocks#stockTankG": { args: [300, 100, 100] },
+  "feed/strengthByAge#strengthAtAge": { args: [14, 0.25, 1, 28] },
+  "garden/ahead#weeksOf": {
+    args: [{ from: day - 60, to: day + 400, today: day }, 17, day],
+  },
+  "garden/workOut#workOut": { args: [Made.of({}), Made.of({}), day] },
+  "garden/setup/figures#harvestOverYear": { args: [252, sown, 40] },
+  "garden/setup/alreadyGrowing#stagesReached": { args: [[{ daysByMonth: days }], day - 20, 12, 9, day] },
+  "garden/tank#greatestFillL": { args: [400, 30] },
+  "growth/library/sowing#librarySowing": { args: [sown, day, 20, 40], but: ["stages.0.survival"] },
+  "growth/library/crop#daysByMonthAt": { args: [[22, 44], 40] },
+  "growth/library/crop#daysToReady": { args: [{ stages: [{ days: [22, 44] }] }] },
+  "place/layout/freePlace#freePlace": { args: [house, [rect], { lengthM: 2, widthM: 1 }] },
+  "place/told/kinds#toldSpec": {
+    args: ["channels", { lines: 12, lengthM: 6, spacingM: 0.2, endM: 0.1, pathEvery: 6 }],
+  },
+  "growth/cellsToSow#binomialTail": { args: [30, 0.8, 20] },
+  "growth/cellsToSow#cellsToSow": {
+    args: [{ targetPlants: 40, germination: 0.9, seedsPerCell: 2, thinTo: 1, laterSurvival: [0.9], confidence: 0.9 }],
+  },
+  "growth/cropKind#isSownInTrays": { args: ["shoots"] },
+  "growth/harvestPattern#harvestPlan": {
+    args: [{ kind: "cut", unitsPerPlant: 1, cuts: 3, daysBetween: 14, factor: 0.8, keepsDays: 4 }, day, 40],
+  },
+  "growth/harvestPattern#serveDays": { args: [{ kind: "picking", unitsPerPlantWeek: 1, weeks: 6, keepsDays: 4 }] },
+  "growth/harvestPattern#unitsAtFirst": { args: [once] },
+  "feed/meters#ecAt25C": { args: [2.25, 30] },
+  "growth/splitDays#splitDays": { args: [[5, 44], 49] },
+  "growth/sowDay#sowDayFor": { args: [day, [days], [1, 4]] },
+  "growth/stageDays#monthlyValue": { args: [days, day] },
+  "growth/stageDays#stageBoundaries": { args: [day, [days]] },
+  "growth/stageDays#stageClock": { args: [days, day, day + 60] },
+  "growth/stageDays#stageEnd": { args: [day, days] },
+  "people/rights#may": { args: ["viewer", "look"] },
+  "people/rights#whoMay": { args: ["dose"] },
+  "place/bedPlants#bedPlants": {
+    args: [{ lengthM: 6, widthM: 1.2, endMarginM: 0.1, edgeMarginM: 0.15, rows: 4, pitchM: 0.2, pattern: "staggered" }],
+  },
+  "place/bench/assembly#clearance": {
+    args: [
+      {
+        name: "rail",
+        pieces: [{ lengthMm: 600, count: 2 }],
+        fittings: [{ name: "tee", count: 2, takeUpMm: 4, sides: 2 }],
+        otherMm: 600,
+        way: "takes-a-piece",
+      },
+    ],
+  },
+  "place/bench/cutList#cutList": { args: [cutProblem, solved] },
+  "place/density#densities": { args: [360, 7.2, 27.72, 72] },
+  "place/gradedLine#gradedLine": {
+    args: [
+      6,
+      0.1,
+      [
+        { lengthM: 2.1, pitchM: 0.1 },
+        { lengthM: 3.9, pitchM: 0.2 },
+      ],
+    ],
+  },
+  "place/gradedLine#zonesForRate": { args: [10, [2, 3]] },
+  "place/dammedLine#dammedLineL": {
+    args: [{ section: "rect", sizeMm: 100, damHeightMm: 25, fallOneIn: 100, lengthM: 4, lines: 8 }],
+  },
+  "place/floodBench#floodBench": {
+    args: [
+      {
+        areaM2: 4,
+        floodDepthM: 0.06,
+        displacedShare: 0.2,
+        fillFlowLph: 900,
+        drainHoleMm: 20,
+        drainHoles: 2,
+        dischargeCoefficient: 0.6,
+        drainedAtDepthM: 0.002,
+      },
+    ],
+  },
+  "place/segmentArea#fullPipeL": { args: [33.2, 14] },
+  "place/rectangularChannel#rectangularChannelL": { args: [100, 30, 6, 10] },
+  "place/segmentArea#segmentAreaM2": { args: [103.6, 51.8] },
+  "place/supportHeights#supportHeights": { args: [6, 1.2, 40, 0.85] },
+  "place/tankAfterStop#tankAfterStop": {
+    args: [{ drainBackL: 40, tankPlanAreaM2: 1, normalFillLevelM: 0.5, tankRimM: 0.6 }],
+  },
+  "place/turnoverPerHour#turnoverPerHour": { args: [1200, 200] },
+  "place/houseChecks#clashOf": { args: [house, stand, [{ ...stand, id: 2, yM: 4 }]] },
+  "place/houseChecks#houseClashes": { args: [house, [stand]] },
+  "place/houseChecks#houseOverlaps": { args: [[{ ...rect, name: "Net" }]] },
+  "place/houseChecks#narrowWays": { args: [[stand]] },
+  "place/kinds/beds#emittersPerLateral": { args: [10, 0.3] },
+  "place/kinds/buckets#bucketSites": { args: [24, 2] },
+  "place/layout/compare#layoutFigures": {
+    args: [layout, [{ id: "net-cup:50", onHand: 1, priceEach: 0.2 }]],
+    but: ["version"],
+  },
+  "place/layout/document#layoutFaults": { args: [layout, []], but: ["version"] },
+  "place/layout/document#standsIn": { args: [layout, "Net"], but: ["version"] },
+  "place/layout/fillHouse#fillHouse": { args: [rect, spec, rules] },
+  "place/layout/fillHouse#largestFree": { args: [house, [rect], 0.3] },
+  "place/layout/houseOptions#exampleIn": { args: [rect, "drip-beds"] },
+  "place/layout/houseOptions#houseOptions": { args: [{ xM: 0, yM: 0, lengthM: 12, widthM: 6 }, 72, rules] },
+  "garden/entities/layoutJsonSchema#layoutJsonSchema": { args: [] },
+  "place/layout/materials#materialList": { args: [[spec], 0.05, [{ id: "net-cup:50", onHand: 1, priceEach: 0.2 }]] },
+  "place/layout/snap#snapped": { args: [rect, house, [{ ...rect, yM: 3.5 }], 0.2] },
+  "place/layout/standsTable#standsTable": { args: [layout], but: ["version"] },
+  "place/layout/stretch#stretched": { args: [spec, { alongM: 5, acrossM: 2 }] },
+  "place/layout/svg#layoutSvg": { args: [layout], but: ["version"] },
+  "place/layout/svg#layoutTextInSvg": { args: ["<svg/>"] },
+  "place/lineSites#lineSites": { args: [6, 0.125, 0.25] },
+  "place/lineSites#plasticBetweenHoles": { args: [0.25, 50] },
+  "place/lineWords#lineWords": { args: [[stand], [0, 1]], but: ["0.xM", "0.yM"] },
+  "place/lineWords#growingAreaSitesPerLine": { args: [[stand]], but: ["0.xM", "0.yM"] },
+  "place/linesIntoHouse#aisleUsed": { args: [0.4, false] },
+  "place/linesIntoHouse#linesIntoHouse": {
+    args: [
+      {
+        houseWidthM: 6,
+        lineWidthM: 0.1,
+        gapM: 0.1,
+        aisleM: 0.6,
+        linesPerBlock: 4,
+        sideClearanceM: 0.2,
+        aisleInsisted: false,
+      },
+    ],
+  },
+  "place/raft#raftPoints": { args: [raft] },
+  "place/raft#raftSites": { args: [raft] },
+  "place/standChecks#headspaceWarning": {
+    args: [{ loopName: "Leaf", drainBackL: 90, pipeL: 10, headspaceL: 50, overflowL: 40 }],
+    but: ["pipeL"],
+  },
+  "place/standChecks#standChecks": { args: [STAND_MODELS.towers.example, { latitudeDeg: 37, rootCrops: [] }] },
+  "place/standCounts#standCounts": { args: [spec] },
+  "place/standDensities#standDensities": { args: [stand, house] },
+  "place/standDensities#standGroundM2": { args: [stand] },
+  "place/standFlow#standFlow": { args: [STAND_MODELS["drip-beds"].example] },
+  "place/standLayout#isInSight": { args: [STAND_MODELS["tray-rack"].example, 1] },
+  "place/standLayout#lineLabel": { args: [spec, 1] },
+  "place/standLayout#lineSitePoints": { args: [STAND_MODELS["raft-pond"].example] },
+  "place/standLayout#standFootprint": { args: [stand] },
+  "place/standLayout#standLayout": { args: [STAND_MODELS["bucket-line"].example] },
+  "place/standLayout#toHouse": { args: [rect, { xM: 1, yM: 1, turned: true }] },
+  "place/standWater#drainBackL": { args: [STAND_MODELS["flood-bench"].example] },
+  "place/standWater#loopTankRoom": {
+    args: [{ kind: "recirculating", tankL: 600, normalFillL: 550, pump: { pipeLengthM: 14, boreMm: 33.2 } }, [spec]],
+  },
+  "place/standWater#standWater": { args: [STAND_MODELS["media-bed"].example] },
+  "place/towers#noonElevationDeg": { args: [37, 172] },
+  "place/towers#towerShade": {
+    args: [
+      {
+        tiers: 10,
+        firstTierHeightM: 0.3,
+        tierPitchM: 0.15,
+        towerSpacingM: 1,
+        towerDiameterM: 0.2,
+        sunElevationDeg: 30,
+      },
+    ],
+  },
+  "place/towers#towerSites": {
+    args: [{ towers: 8, tiers: 9, plantsPerTier: 4, firstTierHeightM: 0.3, tierPitchM: 0.18, aboveTopTierM: 0.1 }],
+  },
+  "place/trayRack#trayRack": {
+    args: [
+      {
+        racks: 1,
+        shelvesPerRack: 4,
+        shelfLengthM: 1.2,
+        shelfWidthM: 0.6,
+        trayLengthM: 0.6,
+        trayWidthM: 0.3,
+        cellsPerTray: 72,
+      },
+    ],
+  },
+  "round/dosing#isDose": { args: ["mix"] },
+  "round/log#figuresOfEntry": { args: [{ kind: "store", store: "Cistern", storedL: 900 }] },
+  "round/roundItems#feedAmounts": {
+    args: [{ feeding: "stocks", feed, salts: [salt] }, 100],
+    but: ["salts.0.percent.NO3-N", "salts.0.percent.K", "salts.0.solubilityGPerL.0", "salts.0.solubilityGPerL.3"],
+  },
+  "round/roundItems#roundItems": {
+    args: [
+      {
+        today: day,
+        plan,
+        growingAreas: [],
+        loops: [
+          {
+            id: 1,
+            name: "Leaf",
+            kind: "recirculating",
+            feeding: "stocks",
+            normalFillL: 600,
+            readEveryDays: 2,
+            needLpd: 50,
+            lastReading: { day: day - 2, levelL: 500 },
+            outOfBand: null,
+            dosed: null,
+            feed,
+            salts: [],
+          },
+        ],
+        store: null,
+        shortages: [],
+        catchCans: [],
+        settledKeys: new Set(),
+        pickedByBatch: new Map(),
+      },
+    ],
+  },
+  "units/clockText#dayAt": { args: [new Date(0), "UTC"] },
+  "units/clockText#timeAt": { args: [new Date(0), "UTC"] },
+  "units/day#civilDate": { args: [day] },
+  "units/day#dayFromIso": { args: ["2027-01-01"] },
+  "units/day#dayInWords": { args: [day, "long"] },
+  "units/day#daysInMonth": { args: [2027, 2] },
+  "units/day#isoFromDay": { args: [day] },
+  "units/day#nextWeekday": { args: [day, 3] },
+  "units/day#weekdayOf": { args: [day] },
+  "units/dimensions#fromBase": { args: [1, { symbol: "m", aliases: [], factor: 1 }], but: ["factor"] },
+  "units/dimensions#preferredUnit": { args: ["ec", METRIC] },
+  "units/dimensions#toBase": { args: [1, { symbol: "m", aliases: [], factor: 1 }], but: ["factor"] },
+  "units/format#editText": { args: [1, "length", METRIC] },
+  "units/format#counted": { args: [2, "house"] },
+  "units/format#formatIn": { args: [1.37, "length", "cm"] },
+  "units/format#formatNumber": { args: [1, 2], but: [] },
+  "units/format#formatQuantity": { args: [1, "length", METRIC] },
+  "units/format#quantityText": { args: [1, "length", METRIC] },
+  "units/parse#parseQuantity": { args: ["3 ft 6", "length", METRIC] },
+  "units/rounded#inText": { args: ["{10 m} for most drip", METRIC] },
+  "units/rounded#roundIn": { args: [6, "length", { ...METRIC, system: "us" }] },
+  "units/slips#suspectSlip": { args: ["ec", 14] },
+  "water/ladder#ladder": {
+    args: [
+      {
+        kind: "recirculating",
+        drainShare: 0.1,
+        pump: {
+          ...{ by: "pump", flowLph: 4000, wantedLph: 3240, liftM: 1, banks: 6 },
+          lessLift: { lessM: 0.1, gainLph: 90 },
+          widerPipe: { boreMm: 40, gainLph: 50 },
+          main: { boreMm: 33.2, lengthM: 10, lossM: 0.8, headThereM: 3.2, neededM: 1.8 },
+        },
+        timer: { kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 },
+        turns: 1,
+        stands: [
+          {
+            name: "Bank",
+            lines: 12,
+            lineFlowLph: 90,
+            linesPerValve: 6,
+            limited: false,
+            sitesPerLine: 24,
+            share: 1,
+            plants: 200,
+            needLpd: 40,
+          },
+        ],
+        injector: { leastLph: 20, greatestLph: 2500 },
+        garden: { needLpd: 100, sourcesLpd: 80, storedL: 900, capacityL: 5000 },
+      },
+    ],
+  },
+  "water/emitter#emitterFlowLph": { args: [emitter, 10] },
+  "water/emitter#outletOf": { args: [emitter] },
+  "water/lateral#solveLateral": { args: [{ ...line, count: 20 }, 10] },
+  "water/dripRun#solveDripRun": {
+    args: [{ tube: { ...line, count: 10 }, tubes: 3, joinLengthM: 0.6, join: null }, 10],
+  },
+  "water/dripRun#runLossM": { args: [90, 3, pipe, { ...pipe, lengthM: 0.4 }] },
+  "water/porousHose#porousHose": {
+    args: [{ firstHeadM: 3, firstLitres: 0.25, secondHeadM: 7, secondLitres: 0.55, minutes: 10 }],
+  },
+  "water/porousHose#porousLine": { args: [emitter, { boreMm: 13 }, 20, 0] },
+  "water/stillTank#stillTank": { args: [stillWater] },
+  "water/network/loopNetwork#solveLoop": { args: [network] },
+  "water/shortRun#shortRun": {
+    args: [{ lineVolumeL: 1.45, inletLph: 52.8, emittersLph: 52.8, runS: 60, staysFull: false, plants: 33 }],
+  },
+  "water/lineRun#lineRun": {
+    args: [
+      ...[STAND_MODELS["bucket-line"].example, dripLine(STAND_MODELS["bucket-line"].example, 10)],
+      ...[thrice, false, 2, 0.2],
+    ],
+    but: ["1"],
+  },
+  "water/waterHolding#waterHolding": {
+    args: [
+      {
+        ...{ containerL: 15, availableShare: 0.25, allowedShare: 0.3, runL: 0.6, drainShare: 0.2 },
+        ...{ needLpd: 2, peakHourShare: 0.13, longestGapHours: 3, runsPerDay: 4 },
+      },
+    ],
+  },
+  "place/climate/weatherFile#readWeather": { args: ["date,tmax,tmin\n2027-01-01,14,6"] },
+  "water/supplyYears/weatherYears#weatherYears": { args: [rain, 2, 1] },
+  "water/supplyYears/leastStore#firstShortDay": {
+    args: [{ inflowL: Made.of([10, 0]), drawL: Made.of([5, 5]), othersLpd: 2 }, 100, 50],
+  },
+  "water/supplyYears/leastStore#leastStoreL": { args: [() => 9, 9, 10, 1000] },
+  "water/supplyYears/storeYears#storeYears": {
+    args: [
+      {
+        from: day,
+        needL: [100, 120],
+        sources: [source],
+        store: { capacityL: 5000, storedL: 900 },
+        rain,
+        years: 2,
+        seed: 1,
+      },
+    ],
+  },
+  "water/barrelRun#barrelRun": {
+    args: [{ storedL: 800, fullL: 1000, lowestWaterM: 0.8, waterSinksM: 1 }, 15, () => 100],
+  },
+  "water/waterHolding#longestPauseMin": { args: [3, 20, 0.13] },
+  "water/network/pressure#squareLink": { args: [{ lossM: 1, atLph: 900 }] },
+  "water/network/pressure#regulatorLink": { args: [regulator, 30] },
+  "water/network/pressure#regulationAt": { args: [regulator, 30, 500] },
+  "water/dripLine#drippedOf": { args: [STAND_MODELS["drip-beds"].example] },
+  "water/dripLine#linesOf": { args: [STAND_MODELS["drip-beds"].example] },
+  "water/dripLine#lateralOf": { args: [STAND_MODELS["drip-beds"].example] },
+  "water/dripLine#bedPlanOf": {
+    args: [STAND_MODELS["drip-beds"].example, Made.of(dripLine(STAND_MODELS["drip-beds"].example, 10)!)],
+  },
+  "water/dripLine#dripLine": { args: [STAND_MODELS["drip-beds"].example, 10] },
+  "water/dripLine#compareSpacings": { args: [STAND_MODELS["drip-beds"].example, [0.2, 0.3], 10, 0.05] },
+  "place/runsInSeries#runsInSeries": {
+    args: [{ lines: 12, linesPerRun: 3, flowPerRunLph: 90, lineLengthM: 6, joinLengthM: 0.4, plantsPerLine: 24 }],
+  },
+  "water/longestLateral#longestLateral": { args: [line, 10, 0.1] },
+  "place/climate/sun#sunOfDay": { args: [40, 172] },
+  "place/climate/sun#declinationOf": { args: [172] },
+  "place/climate/sun#radiationFromTemperatures": { args: [ra, 26, 14, 0.16] },
+  "place/climate/sun#radiationFromSunshine": { args: [sun, 9] },
+  "place/climate/sun#clearSkyRadiation": { args: [ra, 100] },
+  "place/climate/air#saturationKpa": { args: [20] },
+  "place/climate/air#saturationSlope": { args: [20] },
+  "place/climate/air#meanSaturationKpa": { args: [26, 14] },
+  "place/climate/air#vapourPressureKpa": { args: [26, 14, 0.9, 0.5] },
+  "place/climate/air#airPressureKpa": { args: [100] },
+  "place/climate/air#psychrometricKpaPerC": { args: [101] },
+  "place/climate/air#windAt2M": { args: [3, 10] },
+  "place/climate/et0#netLongwave": { args: [26, 14, 1.5, 0.8] },
+  "place/climate/et0#et0": {
+    args: [{ ...inside, windAt2MMPerS: 2, skyRatio: 0.8, soilHeatMjPerM2Day: 0 }],
+  },
+  "place/climate/underCover#et0UnderCover": {
+    args: [
+      { ...inside, cover: "closed", transmissivity: 0.8, shadeShare: 0.3, clearSkyMjPerM2Day: 30, windAt2MMPerS: 2 },
+    ],
+  },
+  "water/plantNeed#plantNeedLpd": { args: [4, 1, 0.04, 1] },
+  "water/bedCoverage#bedCoverage": { args: [bedPlan] },
+  "water/blockedEmitters#blockedEmitter": { args: [bedPlan, Made.of(bedShares), 0] },
+  "water/blockedEmitters#dryStretchM": { args: [bedPlan, Made.of(bedShares), 0.1, [0]] },
+  "water/blockedEmitters#randomBlocking": { args: [Made.of(bedShares), 0.05] },
+  "water/catchCans#judgeCatchCans": {
+    args: [{ volumesMl: [98, 100, 0, 97], durationS: 180, nominalFlowLph: 2, runHoursPerDay: 2 }],
+  },
+  "water/uniformity#uniformity": { args: [[2, 1.9, 1.8], 0.03, 1] },
+  "water/uniformity#euVerdict": { args: [0.95] },
+  "water/uniformity#flowVariationVerdict": { args: [0.1] },
+  "water/pipeFriction#frictionOf": { args: [{ boreMm: 13.6 }] },
+  "water/frictionFactor#frictionFactor": { args: [5000, 0.001] },
+  "water/pipeFriction#pipeHeadLossM": { args: [900, { ...pipe, hazenWilliamsC: 140 }] },
+  "water/pipeSizes#fittingsK": { args: [4, 1, 1.5] },
+  "water/pipeSizes#usualPipe": { args: [900, "metric"] },
+  "water/plantWater#plantWater": { args: [{ perPlantLph: 4, plants: 9, timer: thrice }] },
+  "water/plantWater#tankLasts": { args: [100, 36, 0.5, thrice] },
+  "water/pumpAnswer#pumpAnswer": { args: [{ pump: label, staticLiftM: 0.9, headWantedM: 0, pipe }, 350] },
+  "water/pumpCurve#curveOf": { args: [label] },
+  "water/pumpCurve#labelPumpCurve": { args: [800, 1.8] },
+  "water/pumpCurve#pumpCurve": { args: [points] },
+  "water/pumpDuty#hydraulicPowerW": { args: [1200, 2] },
+  "water/pipeFriction#fittingsLoss": { args: [{ boreMm: 21.2, fittingsK: 2 }] },
+  "water/pumpDuty#pumpDuty": { args: [{ pump: { kind: "table", points }, staticLiftM: 1, headWantedM: 0.5, pipe }] },
+  "water/rainInflow#meanRainInflowL": { args: [rain, 3, 31, 40], but: ["rainMmByMonth.11"] },
+  "water/rainInflow#rainInflowL": { args: [10, 20] },
+  "water/storageBalance#storageDay": { args: [100, 1000, 50, 80] },
+  "water/supply#supplyHorizon": { args: [day, [100, 120], [source], { capacityL: 5000, storedL: 900 }, rain] },
+  "water/tankName#tankName": { args: ["Leaf"] },
+  "units/format#clockText": { args: [420] },
+  "water/timer#timerMinutes": { args: [{ kind: "times", timesMin: [480, 1020], runMin: 20 }] },
+  "water/timer#timerRuns": { args: [{ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }] },
+};
+
+const SOLVER = "part of cutList, which has checked what it is given";
+const BUILDER = "builds the descriptions of the kinds, or counts from a specification that was checked";
+const CHECK = "is itself the check";
+const PIPES = "a part of solveLateral and solveLoop, which have checked what they are given";
+const GARDEN = "reads a whole garden: the rooms below check the figures that they work on";
+const PLAN = "a part of workOutPlan or coverOrders, which have checked what they are given";
+const ROWS = "compares rows and puts values in their places; it works nothing out from a figure";
+const SOUND = "takes what other functions of the core have made";
+
+/** Exported for the files of their own room only, and why they need not check once more. */
+export const INSIDE: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(
+    [
+      "Model#isBought",
+      "Model#longestOf",
+      "Model#uncutOf",
+      "Model#worth",
+      "Pattern#bestPattern",
+      "Patterns#filledLongestFirst",
+      "Patterns#firstPatterns",
+      "Patterns#generate",
+      "Patterns#isKnown",
+      "Patterns#onOtherBars",
+      "Patterns#patternsWithin",
+      "Plan#bestPlan",
+      "Program#cutProgram",
+      "Totals#leastSum",
+      "Totals#leastTotal",
+    ].map((name) => [`place/bench/cut${name}`, SOLVER]),
+  ),
+  "place/bench/largeOffcut#oneLargeOffcut": SOLVER,
+  ...Object.fromEntries(
+    [
+      "batches/occupancy#addStay",
+      "batches/occupancy#areaTallies",
+      "batches/occupancy#occupancyOf",
+      "batches/timeline#addLotsOf",
+      "batches/timeline#lastDay",
+      "batches/timeline#staysOf",
+      "growth/harvestPattern#eachLot",
+      "growth/harvestPattern#earliestFree",
+      "growth/harvestPattern#latestFree",
+    ].map((name) => [name, PLAN]),
+  ),
+  ...Object.fromEntries(
+    [
+      "count",
+      "material",
+      "mixLitres",
+      "mm",
+      "number",
+      "parallelLines",
+      "pieces",
+      "pitch",
+      "points",
+      "reachWarnings",
+      "thinPlasticWarning",
+      "valves",
+    ].map((name) => [`place/kinds/shared#${name}`, BUILDER]),
+  ),
+  ...Object.fromEntries(
+    ["choiceField", "columnOf", "entity", "fieldOf", "numberField", "textField", "unionField"].map((name) => [
+      `garden/entities/field#${name}`,
+      BUILDER,
+    ]),
+  ),
+  ...Object.fromEntries(
+    ["apply", "between", "holding", "isEmpty", "isSame", "rebase", "reverse", "settle", "squash", "without"].map(
+      (name) => [`garden/changes#${name}`, ROWS],
+    ),
+  ),
+  "garden/entities/index#partEntities": BUILDER,
+  ...Object.fromEntries(
+    [
+      "edit#asDescribed",
+      "edit#newRow",
+      "edit#removedRows",
+      "edit#savedRow",
+      "edit#typedThatStands",
+      "faults#newFaults",
+      "gardenOf#gardenOf",
+      "layoutTables#tablesWithLayout",
+      "part#rowsOf",
+      "part#withNeeded",
+      "stockTanks#stockTankChanges",
+    ].map((name) => [`garden/${name}`, ROWS]),
+  ),
+  "place/kinds/index#modelOf": BUILDER,
+  "place/kinds/index#channelBankOf": BUILDER,
+  "place/kinds/racks#traysOf": BUILDER,
+  "place/kinds/towerRow#noonShade": BUILDER,
+  "place/layout/stretch#mostThat": BUILDER,
+  "place/runsOf#runsOf": BUILDER,
+  "place/stand#kindWords": BUILDER,
+  "place/stand#plural": BUILDER,
+  ...Object.fromEntries(
+    [
+      "units/range#requireEach",
+      "units/range#requireFigures",
+      "units/range#requireRange",
+      "units/range#requireWhole",
+      "units/day#requireDay",
+      "growth/harvestPattern#requirePattern",
+      "place/kinds/requireSpec#requireSpec",
+      "place/requireRect#requireHouse",
+      "place/requireRect#requireRect",
+      "place/layout/document#requireLayout",
+      "place/layout/document#requireLayoutHouse",
+      "batches/requirePlan#requireArea",
+      "batches/requirePlan#requireBatch",
+      "batches/requirePlan#requireConfidence",
+      "batches/requirePlan#requireOrder",
+      "batches/requirePlan#requirePlanInput",
+      "batches/requirePlan#requireSpan",
+      "batches/requirePlan#requireVariety",
+    ].map((name) => [name, CHECK]),
+  ),
+  ...Object.fromEntries(
+    [
+      "garden/ahead#storeInHand",
+      "garden/ahead#countedInShortages",
+      "garden/ahead#banksOf",
+      "garden/ahead#growingByVariety",
+      "garden/ahead#ordersAhead",
+      "garden/ahead#sitesOf",
+      "garden/comparison#gardenFigures",
+      "garden/comparison#displacedStays",
+      "garden/balance#balanceView",
+      "garden/effects#effectsOf",
+      "garden/effects#slipEffects",
+      "garden/memo#memo",
+      "garden/layoutTables#liveLayout",
+      "garden/loopFeed#loopFeed",
+      "garden/loopFeed#loopFeeds",
+      "garden/loopNeed#loopNeedLpd",
+      "garden/placeView#houseViews",
+      "garden/planInput#areaStands",
+      "garden/planInput#planInput",
+      "garden/planInput#staysByArea",
+      "garden/roundOf#roundOf",
+      "garden/seasonView#seasonView",
+      "garden/slipOf#slipOf",
+      "garden/supply#sourceLimitLpd",
+      "garden/supply#waterSupply",
+      "garden/supply#saltStores",
+      "water/loopPump#realPumpOf",
+      "water/loopPump#pumpSystem",
+      "garden/tank#loopLadder",
+      "garden/tank#tankLimits",
+    ].map((name) => [name, GARDEN]),
+  ),
+  "units/dimensions#systemOf": BUILDER,
+  "batches/unfitting#sownForAlone": SOUND,
+  "garden/examples/exampleTables#exampleChanges": GARDEN,
+  "garden/nextStep#nextStep": GARDEN,
+  "garden/setup/alreadyGrowing#reachedRows": ROWS,
+  "garden/setup/addCrop#addCrop": GARDEN,
+  "garden/setup/addMeter#addMeter": GARDEN,
+  "garden/setup/addRecipe#addRecipe": GARDEN,
+  "garden/setup/figures#setUpFigures": SOUND,
+  "garden/setup/setUp#freeName": ROWS,
+  "garden/setup/setUp#setUp": GARDEN,
+  "garden/setup/tankSpot#tankSpot": GARDEN,
+  "place/told/kinds#toldKind": BUILDER,
+  "numeric/leastWhole#leastWhole": BUILDER,
+  "place/fit#fitsIn": BUILDER,
+  "place/fit#sitesIn": BUILDER,
+  "place/fit#stepsIn": BUILDER,
+  "round/log#stopOfEntry": SOUND,
+  "round/log#isFirst": SOUND,
+  "round/log#isEntryValue": CHECK,
+  "water/lateral#requireLateral": CHECK,
+  "water/supply#requireSupply": CHECK,
+  "garden/loopPipes#loopPipes": GARDEN,
+  "garden/loopPipes#solveBanks": GARDEN,
+  "garden/loopPipes#wantedBy": GARDEN,
+  "garden/pumpTrial#tryPump": GARDEN,
+  "garden/pumpTrial#neededHeadM": GARDEN,
+  "garden/pumpTrial#systemCurve": GARDEN,
+  "garden/ladderPump#pumpOnPipes": GARDEN,
+  "garden/tank#plantNeedOn": GARDEN,
+  "water/network/outletLaw#lawOfEmitter": PIPES,
+  "water/network/outletLaw#lawOfOpenPipe": PIPES,
+  "water/network/pipeLink#pipeLink": PIPES,
+  "water/network/pipeLink#lateralChains": PIPES,
+  "water/network/pumpLink#pumpLink": PIPES,
+  "water/network/solveTree#solveTree": PIPES,
+  "water/frictionFactor#frictionTable": PIPES,
+  "numeric/rate#newRate": PIPES,
+  "water/bedCoverage#requirePlan": CHECK,
+  "round/log#plannedFigure": SOUND,
+  "round/log#subjectOf": SOUND,
+  "feed/tankFigures#figuresOf": SOUND,
+  "batches/allocate#soonest": SOUND,
+  "batches/shortages#shortages": SOUND,
+  "feed/strengthSteps#stockFactor": SOUND,
+  "feed/strengthSteps#stockLetters": SOUND,
+  "feed/strengthSteps#strengthSteps": SOUND,
+};
