@@ -1,6 +1,5 @@
-// Every job begins here: plain JavaScript that teaches its own thread to read the TypeScript of the job.
-import { workerData } from "node:worker_threads";
+// The thread begins here: plain JavaScript that teaches itself to read the TypeScript of the jobs.
 import { register } from "tsx/esm/api";
 
 register();
-await import(new URL(workerData.job, import.meta.url).href);
+await import(new URL("./thread.ts", import.meta.url).href);

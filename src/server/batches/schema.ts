@@ -1,47 +1,18 @@
 import Joi from "joi";
-import { version, edited, type Edited, day, measure, note, rowId, text, whole } from "../session/validation";
+import { BATCH, CUSTOMER, ORDER } from "@/core/garden/entities/batches";
+import type { FieldsOf } from "@/core/garden/entities/field";
+import { entitySchema, partsOf } from "../entities/joi";
+import { day, rowId, type Opened } from "../session/validation";
 
-export interface OrderInput extends Edited {
-  readonly outletId: number;
-  readonly varietyId: number;
-  readonly weekday: number;
-  readonly quantity: number;
-  readonly from: number;
-  readonly to: number;
-}
+export type OrderInput = Opened & FieldsOf<typeof ORDER>;
+export const orderSchema = entitySchema<OrderInput>(ORDER);
 
-export const orderSchema = Joi.object<OrderInput>({
-  ...edited("Order"),
-  outletId: rowId("Outlet"),
-  varietyId: rowId("Variety"),
-  weekday: whole("Weekday", 1, 7),
-  quantity: measure("Quantity", 0.001, 1_000_000, ""),
-  from: day("From"),
-  to: day("Until"),
-}).custom((order: OrderInput, helpers) =>
-  order.to >= order.from ? order : helpers.message({ custom: "Until lies before From" }),
-);
+export type CustomerInput = Opened & FieldsOf<typeof CUSTOMER>;
+export const customerSchema = entitySchema<CustomerInput>(CUSTOMER);
 
-export const outletSchema = Joi.object<Edited & { name: string }>({
-  ...edited("Outlet"),
-  name: text("Name"),
-});
+export type NewBatch = Pick<FieldsOf<typeof BATCH>, "varietyId" | "sowDay" | "cells" | "targetPlants">;
 
-export interface NewBatch {
-  readonly varietyId: number;
-  readonly sowDay: number;
-  readonly cells: number;
-  readonly targetPlants: number;
-}
-
-const newBatch = {
-  varietyId: rowId("Variety"),
-  sowDay: day("Sow on"),
-  cells: whole("Cells", 1, 1_000_000),
-  targetPlants: whole("Plants wanted", 1, 1_000_000)
-    .max(Joi.ref("cells"))
-    .messages({ "number.max": "Plants wanted are {#value}; they must not be more than the cells sown" }),
-};
+const { note: _note, clearedDay: _cleared, ...newBatch } = partsOf(BATCH);
 
 export const batchesSchema = Joi.object<{ batches: readonly NewBatch[] }>({
   batches: Joi.array().items(Joi.object(newBatch)).min(1).max(500).required().label("Batches").messages({
@@ -50,20 +21,25 @@ export const batchesSchema = Joi.object<{ batches: readonly NewBatch[] }>({
   }),
 });
 
-export interface BatchInput extends NewBatch {
-  readonly id: number;
-  readonly version: number;
-  readonly note: string;
-}
+export type BatchInput = Opened & NewBatch & { readonly note: string };
 
-export const batchSchema = Joi.object<BatchInput>({ id: rowId("Batch"), version, ...newBatch, note: note("Note") });
+/** A form changes no clearing: that is the round's. */
+export const batchSchema = entitySchema<BatchInput>({
+  ...BATCH,
+  fields: BATCH.fields.filter(({ name }) => name !== "clearedDay"),
+});
 
-export const moveBatchSchema = Joi.object<{ id: number; version: number; sowDay: number }>({
+export const moveBatchSchema = Joi.object<{ id: number; from: number; sowDay: number }>({
   id: rowId("Batch"),
-  version,
+  from: day("Sown so far on"),
   sowDay: day("Sow on"),
 });
 
 export const removeBatchesSchema = Joi.object<{ ids: readonly number[] }>({
   ids: Joi.array().items(rowId("Batch").optional()).min(1).max(500).required(),
+});
+
+export const removeOrderSchema = Joi.object<{ id: number; batchIds: readonly number[] }>({
+  id: rowId("Order"),
+  batchIds: Joi.array().items(rowId("Batch").optional()).unique().max(500).default([]),
 });

@@ -1,3 +1,4 @@
+import type { Gone } from "../session/refused";
 import { Pool, types, type PoolClient, type QueryResultRow } from "pg";
 import { dayFromIso } from "@/core/units/day";
 
@@ -10,7 +11,7 @@ types.setTypeParser(INT8, (text: string) => Number(text));
 /** What queries run on: the pool for reads, a client inside a transaction for writes. */
 export type Db = Pick<PoolClient, "query">;
 
-// Next.js loads modules anew on each change while developing; the pool must outlive that.
+// Next.js reloads modules on each change while developing; the pool must outlive that.
 const kept = globalThis as { seedRoundPool?: Pool };
 
 export function pool(): Pool {
@@ -24,7 +25,11 @@ export function pool(): Pool {
   return kept.seedRoundPool;
 }
 
-export class NotFoundError extends Error {}
+export class NotFoundError extends Error {
+  constructor(readonly what: Gone | null) {
+    super(`${what ?? "row"} not found`);
+  }
+}
 
 /** Any number of rows. */
 export async function many<Row extends QueryResultRow>(
@@ -33,6 +38,11 @@ export async function many<Row extends QueryResultRow>(
   values: readonly unknown[] = [],
 ): Promise<Row[]> {
   return (await db.query<Row>(text, [...values])).rows;
+}
+
+/** A statement whose rows nobody asks for. @returns how many rows it touched */
+export async function run(db: Db, text: string, values: readonly unknown[] = []): Promise<number> {
+  return (await db.query(text, [...values])).rowCount ?? 0;
 }
 
 /** No row or one. */
@@ -47,12 +57,12 @@ export async function maybeOne<Row extends QueryResultRow>(
 /** Exactly one row, else a NotFoundError that says what was looked for. */
 export async function one<Row extends QueryResultRow>(
   db: Db,
-  what: string,
+  what: Gone | null,
   text: string,
   values: readonly unknown[] = [],
 ): Promise<Row> {
   const row = await maybeOne<Row>(db, text, values);
-  if (!row) throw new NotFoundError(`${what} is not there any more.`);
+  if (!row) throw new NotFoundError(what);
   return row;
 }
 

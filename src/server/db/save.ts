@@ -6,7 +6,7 @@ const SAFE_NAME = /^[a-z][a-z0-9_]*$/u;
 /** Somebody else saved the same row after it was opened. */
 export class StaleError extends Error {
   constructor(readonly stale: Stale) {
-    super(`Not saved: ${stale.by} changed this meanwhile. Choose between the two versions, and save again.`);
+    super(`changed by ${stale.by} meanwhile`);
   }
 }
 
@@ -34,7 +34,7 @@ export async function saveRow(
     const places = columns.map((_, index) => `$${index + 2}`);
     const inserted = await one<{ id: number }>(
       db,
-      table,
+      null,
       `insert into "${table}" (garden_id, ${columns.join(", ")}) values ($1, ${places.join(", ")}) returning id`,
       [gardenId, ...values],
     );
@@ -47,7 +47,7 @@ export async function saveRow(
     `update "${table}" set ${sets.join(", ")} where garden_id = $1 and id = $2 returning id`,
     [gardenId, id, ...values],
   );
-  if (updated.length === 0) throw new NotFoundError("This is not there any more: somebody may have removed it.");
+  if (updated.length === 0) throw new NotFoundError(null);
   return id;
 }
 
@@ -72,45 +72,35 @@ export async function refuseStale(
     Object.values(key),
   );
   if (!row || row.version === version) return;
+  const garden = Number(key.garden_id ?? key.id);
+  throw new StaleError(await lastChange(db, garden, table, without(key, table === "garden" ? "" : "garden_id")));
+}
+
+/** Who changed a row last, and when. */
+export async function lastChange(
+  db: Db,
+  gardenId: number,
+  table: string,
+  key: Readonly<Record<string, unknown>>,
+): Promise<Stale> {
   const last = await maybeOne<{ by: string | null; at: Date }>(
     db,
     `select person.name as by, change.at from change left join person on person.id = change.person_id
       where change.garden_id = $1 and table_name = $2 and row_key = $3::jsonb order by change.id desc limit 1`,
-    [key.garden_id ?? key.id, table, JSON.stringify(without(key, table === "garden" ? "" : "garden_id"))],
+    [gardenId, table, JSON.stringify(key)],
   );
-  throw new StaleError({
-    version: row.version,
-    by: last?.by ?? "somebody",
-    at: (last?.at ?? new Date()).toISOString(),
-  });
+  return { by: last?.by ?? "somebody", at: (last?.at ?? new Date()).toISOString() };
 }
 
 function without(key: Readonly<Record<string, unknown>>, name: string): Record<string, unknown> {
   return Object.fromEntries(Object.entries(key).filter(([column]) => column !== name));
 }
 
-/** `{ position }` behind all others for a new row; nothing for one that has its place. */
-export async function placeLast(
-  db: Db,
-  table: string,
-  gardenId: number,
-  id: number | null,
-): Promise<{ position?: number }> {
-  if (id !== null) return {};
-  checkNames([table]);
-  return one<{ position: number }>(
-    db,
-    table,
-    `select coalesce(max(position), 0) + 1 as position from "${table}" where garden_id = $1`,
-    [gardenId],
-  );
-}
-
 /** Removes a row of a garden's table; says so when it is already gone. */
 export async function removeRow(db: Db, table: string, gardenId: number, id: number): Promise<void> {
   checkNames([table]);
   const gone = await many(db, `delete from "${table}" where garden_id = $1 and id = $2 returning id`, [gardenId, id]);
-  if (gone.length === 0) throw new NotFoundError("This is not there any more: somebody may have removed it.");
+  if (gone.length === 0) throw new NotFoundError(null);
 }
 
 // node-postgres turns arrays into PostgreSQL arrays and leaves objects to us.

@@ -1,74 +1,23 @@
 import Joi from "joi";
-import type { HarvestPattern } from "@/core/growth/harvestPattern";
-import { edited, type Edited, choice, measure, rowId, text, whole } from "../session/validation";
+import type { FieldsOf } from "@/core/garden/entities/field";
+import { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
+import type { Stage } from "@/core/garden/garden";
+import { entitySchema, partsOf } from "../entities/joi";
+import type { Opened } from "../session/validation";
 
-export interface StageInput {
-  readonly name: string;
-  readonly poolId: number;
-  readonly daysByMonth: readonly number[];
-  readonly survival: number;
-  readonly needLpd: number;
-}
+/** A variety as a form sends it. */
+export type VarietyInput = Opened & FieldsOf<typeof VARIETY> & { readonly stages: readonly Stage[] };
 
-export interface VarietyInput extends Edited {
-  readonly name: string;
-  readonly crop: string;
-  readonly kind: "leaf" | "herb" | "fruit" | "root" | "shoots" | "fodder" | "flower";
-  readonly unit: string;
-  readonly germination: number;
-  readonly seedsPerCell: number;
-  readonly seedsPerG: number;
-  readonly pattern: HarvestPattern;
-  readonly stages: readonly StageInput[];
-}
+export type HarvestUnitInput = Opened & FieldsOf<typeof HARVEST_UNIT>;
+export const harvestUnitSchema = entitySchema<HarvestUnitInput>(HARVEST_UNIT);
 
-const holdDays = whole("Holds for", 0, 120);
-const unitsPerPlant = measure("Yield per plant", 0.0001, 1000, "");
-const patternKinds = {
-  once: Joi.object({ kind: Joi.valid("once").required(), unitsPerPlant, holdDays }),
-  cut: Joi.object({
-    kind: Joi.valid("cut").required(),
-    unitsPerPlant,
-    cuts: whole("Cuts", 1, 50),
-    daysBetween: whole("Days between cuts", 1, 120),
-    factor: measure("Yield against the cut before", 0, 2, ""),
-    holdDays,
-  }),
-  picking: Joi.object({
-    kind: Joi.valid("picking").required(),
-    unitsPerPlantWeek: measure("Yield per plant and week", 0.0001, 1000, ""),
-    weeks: whole("Picking weeks", 1, 80),
-    holdDays,
-  }),
-};
+const { varietyId: _variety, position: _position, ...stage } = partsOf(VARIETY_STAGE);
+// What says which stage it is: its place in the list does.
+const strip = Joi.any().strip();
 
-export const varietySchema = Joi.object<VarietyInput>({
-  ...edited("Variety"),
-  name: text("Name"),
-  crop: text("Crop"),
-  kind: choice("Kind", "leaf", "herb", "fruit", "root", "shoots", "fodder", "flower"),
-  unit: text("Unit", 30),
-  germination: measure("Germination", 0.01, 1, ""),
-  seedsPerCell: whole("Seeds per cell", 1, 10_000),
-  seedsPerG: measure("Seeds per gram", 0.01, 100_000, ""),
-  pattern: Joi.alternatives()
-    .conditional(".kind", {
-      switch: Object.entries(patternKinds).map(([kind, then]) => ({ is: kind, then })),
-    })
-    .required(),
+export const varietySchema = entitySchema<VarietyInput>(VARIETY).keys({
   stages: Joi.array()
-    .items(
-      Joi.object({
-        name: text("Stage", 40),
-        poolId: rowId("Pool"),
-        daysByMonth: Joi.array()
-          .items(measure("Days", 0.5, 400, "days").optional())
-          .length(12)
-          .required(),
-        survival: measure("Come through", 0.01, 1, ""),
-        needLpd: measure("Drinks a day", 0, 200, "L"),
-      }),
-    )
+    .items(Joi.object({ ...stage, id: strip, varietyId: strip, position: strip, typed: strip }))
     .min(1)
     .max(10)
     .required()

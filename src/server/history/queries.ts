@@ -13,7 +13,7 @@ export interface Change {
   readonly key: Row;
   readonly before: Row | null;
   readonly after: Row | null;
-  /** Whether a later act took this one back. */
+  /** Whether a later act undid this one. */
   readonly undone: boolean;
 }
 
@@ -46,8 +46,15 @@ export function changes(db: Db, gardenId: number, filter: ChangeFilter): Promise
         and ($7::bigint is null or change.id < $7)
       order by change.id desc limit $8`,
     [
-      gardenId, filter.personId, filter.batchId, filter.houseId, filter.standId, filter.loopId, filter.before, filter.limit,
-    ], // prettier-ignore
+      gardenId,
+      filter.personId,
+      filter.batchId,
+      filter.houseId,
+      filter.standId,
+      filter.loopId,
+      filter.before,
+      filter.limit,
+    ],
   );
 }
 

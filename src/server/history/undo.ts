@@ -1,109 +1,122 @@
-import { many, maybeOne, type Db } from "../db/pool";
-import { checkNames } from "../db/save";
-import { RefusedError } from "../session/command";
+import {
+  between,
+  isSame,
+  rebase,
+  reverse,
+  squash,
+  type Changes,
+  type Conflict,
+  type Row,
+  type Rules,
+} from "@/core/garden/changes";
+import { ENTITIES } from "@/core/garden/entities";
+import { type Db, maybeOne, NotFoundError } from "../db/pool";
+import { fromColumns } from "../entities/columns";
+import { changeGarden } from "../garden/change";
+import { rowsNow, writeRows, type ColumnChanges } from "../garden/write";
+import { StaleError } from "../db/save";
+import { RefusedError } from "../session/refusal";
+import type { Session } from "../session/session";
 import type { Change } from "./queries";
 
-type Row = Readonly<Record<string, unknown>>;
+/** What undo brings back beside the plan; each after what its rows need. The log has an undo of its own; access is not given again. */
+const BESIDE_PLAN = ["garden", "layout", "cut_list", "offcut", "material", "change_set", "change_set_row"];
+/** Entries of the log that lost a batch have it again with it. */
+const RESTORED = [...BESIDE_PLAN, "log_entry"];
+const NO_RULES: Rules = { references: {}, names: {} };
 
-/** Rows that are taken back as they were. What the log did has an undo of its own; doors are not reopened. */
-const TAKEN_BACK = new Set(["garden", "house", "pool", "stand", "store", "source", "loop", "stock_tank", "salt", "recipe", "recipe_salt", "variety", "variety_stage", "outlet", "order_line", "batch", "batch_stage", "layout", "cut_list", "offcut", "material"]); // prettier-ignore
-/** Written by the database itself, and no part of what somebody meant. */
-const OWN = new Set(["version"]);
-
-/** Whether an act can be taken back at all, by what it touched. */
-export function canTakeBack(changes: readonly Change[]): boolean {
-  return (
-    changes.length > 0 && changes.every((change) => (TAKEN_BACK.has(change.table) || isLetGo(change)) && !change.undone)
-  );
+/** Whether an act can be undone at all, by what it touched. */
+export function isUndoable(changes: readonly Change[]): boolean {
+  const isKnown = ({ table }: Change) => ENTITIES[table] !== undefined || BESIDE_PLAN.includes(table);
+  return changes.length > 0 && changes.every((change) => (isKnown(change) || isUnlinked(change)) && !change.undone);
 }
 
 /** A log entry that lost its batch because that was removed: the database's own doing, not somebody's. */
-export function isLetGo({ table, before, after }: Pick<Change, "table" | "before" | "after">): boolean {
-  return table === "log_entry" && before !== null && sameRow({ ...before, batch_id: null }, after);
-}
-
-/** Tables in the order in which rows need one another: a row goes after those that need it, and comes before them. */
-const ORDER = ["garden", "house", "pool", "source", "store", "salt", "recipe", "outlet", "loop", "stock_tank", "stand", "recipe_salt", "variety", "variety_stage", "order_line", "batch", "batch_stage", "layout", "cut_list", "offcut", "material", "log_entry"]; // prettier-ignore
-const rank = ({ table }: Pick<Change, "table">) => ORDER.indexOf(table);
-
-/**
- * What an act comes to, row by row, in the order in which it can be taken back: what it made goes, what it removed
- * comes, what it changed is as before.
- */
-export function inOrder(changes: readonly Change[]): Change[] {
-  const net = new Map<string, Change>();
-  for (const change of [...changes].sort((a, b) => a.id - b.id)) {
-    const row = `${change.table} ${JSON.stringify(change.key)}`;
-    const first = net.get(row);
-    net.set(row, first ? { ...change, before: first.before } : change);
-  }
-  const rows = [...net.values()].filter(({ before, after }) => before !== null || after !== null);
-  const made = rows.filter(({ before }) => before === null).sort((a, b) => rank(b) - rank(a));
-  const removed = rows.filter(({ after }) => after === null).sort((a, b) => rank(a) - rank(b));
-  return [...made, ...removed, ...rows.filter(({ before, after }) => before !== null && after !== null)];
-}
-
-/** Takes one change back, if its row still stands as the change left it. */
-export async function takeBack(db: Db, gardenId: number, change: Change): Promise<void> {
-  const { table, key, before, after } = change;
-  checkNames([table, ...Object.keys(key)]);
-  const where: Row = table === "garden" ? key : { garden_id: gardenId, ...key };
-  const now = await current(db, table, where);
-  if (!sameRow(now, after))
-    throw new RefusedError("It cannot be taken back: the same has been changed again since.", undefined, 409);
-  if (before && after) {
-    const changed = Object.keys(before).filter((name) => !OWN.has(name) && !same(before[name], after[name]));
-    if (changed.length > 0) await write(db, table, where, changed);
-  } else if (after) {
-    await refuseUsed(db, gardenId, table, key);
-    await many(db, `delete from "${table}" where ${conditions(where)}`, Object.values(where));
-  } else {
-    await many(db, `insert into "${table}" overriding system value select * from jsonb_populate_record(null::"${table}", $1::jsonb)`, [JSON.stringify(before)]); // prettier-ignore
-  }
-
-  async function write(on: Db, name: string, row: Row, columns: readonly string[]) {
-    checkNames(columns);
-    const sets = columns.map((column) => `${column} = old.${column}`).join(", ");
-    const from = `jsonb_populate_record(null::"${name}", $${Object.keys(row).length + 1}::jsonb) old`;
-    await many(on, `update "${name}" it set ${sets} from ${from} where ${conditions(row, "it.")}`, [...Object.values(row), JSON.stringify(before)]); // prettier-ignore
-  }
-}
-
-/** What hangs on a row and would go with it; what of it the same act made is gone by then. */
-const CHILDREN: Readonly<Record<string, readonly (readonly [table: string, column: string])[]>> = {
-  batch: [["batch_stage", "batch_id"], ["log_entry", "batch_id"]],
-  variety: [["variety_stage", "variety_id"]],
-  recipe: [["recipe_salt", "recipe_id"]],
-  loop: [["stock_tank", "loop_id"], ["reading", "loop_id"]],
-}; // prettier-ignore
-
-async function refuseUsed(db: Db, gardenId: number, table: string, key: Row): Promise<void> {
-  for (const [child, column] of CHILDREN[table] ?? []) {
-    const used = await maybeOne(db, `select 1 from "${child}" where garden_id = $1 and ${column} = $2 limit 1`, [gardenId, key.id]); // prettier-ignore
-    if (used) throw new RefusedError("It cannot be taken back: it has been used since.", undefined, 409);
-  }
-}
-
-async function current(db: Db, table: string, where: Row): Promise<Row | null> {
-  const row = await maybeOne<{ row: Row }>(
-    db,
-    `select to_jsonb(it) as row from "${table}" it where ${conditions(where)} for update`,
-    Object.values(where),
+export function isUnlinked({ table, before, after }: Pick<Change, "table" | "before" | "after">): boolean {
+  return (
+    table === "log_entry" &&
+    before !== null &&
+    after !== null &&
+    isSame({ ...before, batch_id: null } as Row, after as Row)
   );
-  return row?.row ?? null;
 }
 
-function conditions(where: Row, prefix = ""): string {
-  return Object.keys(where)
-    .map((column, index) => `${prefix}${column} = $${index + 1}`)
-    .join(" and ");
+/** What an act did, as changes: those of the plan by field, all others by column. */
+export function changesOf(done: readonly Change[]): { readonly plan: Changes; readonly beside: Changes } {
+  const inOrder = [...done].sort((a, b) => a.id - b.id);
+  const sum = (changes: readonly Change[]) => changes.map(oneChange).reduce(squash, {});
+  return {
+    plan: sum(inOrder.filter(({ table }) => ENTITIES[table])),
+    beside: sum(inOrder.filter(({ table }) => !ENTITIES[table])),
+  };
 }
 
-function sameRow(a: Row | null, b: Row | null): boolean {
-  if (a === null || b === null) return a === b;
-  return Object.keys({ ...a, ...b }).every((name) => OWN.has(name) || same(a[name], b[name]));
+function oneChange({ table, key, before, after }: Change): Changes {
+  const id = Number(key.id);
+  const entity = ENTITIES[table];
+  const side = (row: Change["before"]) =>
+    row && { [id]: entity ? fromColumns(entity, row as Row) : ownColumns(row as Row) };
+  return between({ [table]: side(before) ?? {} }, { [table]: side(after) ?? {} });
 }
 
-function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+/** Without what the database writes itself. */
+function ownColumns({ version: _, garden_id: _garden, ...row }: Row): Row {
+  return row;
+}
+
+/** Undoes what an act did, as it stands now: all of it, or nothing. */
+export async function undo(db: Db, who: Session, done: readonly Change[]): Promise<void> {
+  const { plan, beside } = changesOf(done);
+  try {
+    await refuseUsed(db, who.gardenId, plan);
+    await changeGarden(db, who, reverse(plan));
+  } catch (error) {
+    throw asUndoRefusal(error);
+  }
+  await undoBeside(db, who.gardenId, reverse(beside));
+}
+
+async function undoBeside(db: Db, gardenId: number, changes: Changes): Promise<void> {
+  const rebased: ColumnChanges[] = [];
+  for (const table of RESTORED.filter((name) => changes[name])) {
+    const { added, removed, updated } = changes[table]!;
+    const ids = Object.keys({ ...added, ...removed, ...updated }).map(Number);
+    const now = Object.fromEntries(
+      Object.entries(await rowsNow(db, gardenId, table, ids)).map(([id, row]) => [id, ownColumns(row)]),
+    );
+    const { changes: left, conflicts } = rebase({ [table]: changes[table]! }, { [table]: now }, NO_RULES);
+    const [first]: readonly Conflict[] = conflicts;
+    if (first) throw changedSince();
+    if (left[table]) rebased.push({ table, ...left[table] });
+  }
+  await writeRows(db, gardenId, rebased);
+}
+
+const changedSince = () => new RefusedError({ room: "history", kind: "changed-since" }, undefined, 409);
+const usedSince = () => new RefusedError({ room: "history", kind: "used-since" }, undefined, 409);
+
+/** What stands in the way of undoing, in the words of undoing. */
+function asUndoRefusal(error: unknown): unknown {
+  if (error instanceof StaleError || error instanceof NotFoundError) return changedSince();
+  if (error instanceof RefusedError && error.reason.room === "any" && error.reason.kind === "still-used")
+    return usedSince();
+  return error;
+}
+
+/** Rows beside the plan that would go with a row of it, or lose it. */
+const USED_BY: Readonly<Record<string, readonly [table: string, column: string]>> = {
+  batch: ["log_entry", "batch_id"],
+  loop: ["reading", "loop_id"],
+};
+
+async function refuseUsed(db: Db, gardenId: number, plan: Changes): Promise<void> {
+  for (const [entity, [table, column]] of Object.entries(USED_BY)) {
+    const ids = Object.keys(plan[entity]?.added ?? {}).map(Number);
+    if (ids.length === 0) continue;
+    const used = await maybeOne(db, `select 1 from "${table}" where garden_id = $1 and ${column} = any($2) limit 1`, [
+      gardenId,
+      ids,
+    ]);
+    if (used) throw usedSince();
+  }
 }

@@ -1,18 +1,36 @@
-import type { UnitPreferences } from "@/core/units/dimensions";
-import { inUnits } from "@/core/units/told";
-import type { GardenRows } from "../batches/season";
+import type { Garden } from "@/core/garden/garden";
 import type { Db } from "../db/pool";
 import type { ViewQuery } from "../session/query";
 import { changes, dayColumns, type Change } from "./queries";
-import { canTakeBack, isLetGo } from "./undo";
-import { changedParts, titleOf, type ChangedPart, type Names } from "./words";
+import { isUndoable, isUnlinked } from "./undo";
 
-/** One row of an act, in words. */
-export interface ChangeView {
-  readonly id: number;
-  readonly does: "made" | "changed" | "removed";
-  readonly title: string;
-  readonly parts: readonly ChangedPart[];
+/** One row of an act: as it was before and after, null where it was not there. */
+export type ChangeView = Pick<Change, "id" | "table" | "before" | "after">;
+
+/** Names of the rows that others point to; a batch has its variety. */
+export interface HistoryNames {
+  readonly house: ReadonlyMap<number, string>;
+  readonly growingArea: ReadonlyMap<number, string>;
+  readonly stand: ReadonlyMap<number, string>;
+  readonly loop: ReadonlyMap<number, string>;
+  readonly source: ReadonlyMap<number, string>;
+  readonly salt: ReadonlyMap<number, string>;
+  readonly recipe: ReadonlyMap<number, string>;
+  readonly variety: ReadonlyMap<number, string>;
+  readonly unit: ReadonlyMap<number, string>;
+  readonly customer: ReadonlyMap<number, string>;
+  readonly batch: ReadonlyMap<number, number>;
+}
+
+/** Columns that hold days, as "table.column". What a text looks like says nothing: a bench may be called "2027-02-30". */
+export type DayColumns = ReadonlySet<string>;
+
+export interface HistoryView {
+  readonly acts: readonly ActView[];
+  /** From which change on there is more. */
+  readonly next: number | null;
+  readonly names: HistoryNames;
+  readonly days: DayColumns;
 }
 
 /** What somebody did at once. */
@@ -31,14 +49,8 @@ export interface ActView {
 const CHANGES_SHOWN = 300;
 const ROWS_OF_ACT = 8;
 
-/** The newest acts that touch what is asked for. @returns also from which change on there is more */
-export async function historyView(
-  db: Db,
-  gardenId: number,
-  asked: ViewQuery,
-  rows: GardenRows,
-  units: UnitPreferences,
-): Promise<{ readonly acts: readonly ActView[]; readonly next: number | null }> {
+/** The newest acts that touch what is asked for. */
+export async function historyView(db: Db, gardenId: number, asked: ViewQuery, rows: Garden): Promise<HistoryView> {
   const found = await changes(db, gardenId, {
     personId: asked.person ?? null,
     batchId: asked.batch ?? null,
@@ -48,43 +60,44 @@ export async function historyView(
     before: asked.before ?? null,
     limit: CHANGES_SHOWN,
   });
-  const names = namesOf(rows);
   const days = await dayColumns(db);
   const byAct = new Map<string, Change[]>();
   for (const change of found) byAct.set(change.act, [...(byAct.get(change.act) ?? []), change]);
   const acts = [...byAct.values()].map((own): ActView => {
-    const told = own.filter((change) => !isLetGo(change));
+    const shown = own.filter((change) => !isUnlinked(change));
     return {
       act: own[0]!.act,
       at: own[0]!.at,
       personName: own[0]!.personName,
       undone: own[0]!.undone,
       undoes: own[0]!.undoes !== null,
-      canUndo: canTakeBack(own),
-      changes: told.slice(0, ROWS_OF_ACT).map((change) => ({
-        id: change.id,
-        does: change.before === null ? "made" : change.after === null ? "removed" : "changed",
-        title: inUnits(titleOf(change, names), units),
-        parts: changedParts(change, names, days),
-      })),
-      more: Math.max(0, told.length - ROWS_OF_ACT),
+      canUndo: isUndoable(own),
+      changes: shown.slice(0, ROWS_OF_ACT).map(({ id, table, before, after }) => ({ id, table, before, after })),
+      more: Math.max(0, shown.length - ROWS_OF_ACT),
     };
   });
-  return { acts, next: found.length === CHANGES_SHOWN ? Math.min(...found.map(({ id }) => id)) : null };
+  return {
+    acts,
+    next: found.length === CHANGES_SHOWN ? Math.min(...found.map(({ id }) => id)) : null,
+    names: namesOf(rows),
+    days,
+  };
 }
 
-function namesOf(rows: GardenRows): Names {
-  const named = (list: readonly { readonly id: number; readonly name: string }[]) => new Map(list.map((row) => [row.id, row.name])); // prettier-ignore
+export function namesOf(rows: Garden): HistoryNames {
+  const named = (list: readonly { readonly id: number; readonly name: string }[]) =>
+    new Map(list.map((row) => [row.id, row.name]));
   return {
     house: named(rows.houses),
-    pool: named(rows.pools),
+    growingArea: named(rows.growingAreas),
     stand: named(rows.stands),
     loop: named(rows.loops.map(({ id, name }) => ({ id, name: `${name} loop` }))),
     source: named(rows.sources),
     salt: named(rows.salts),
     recipe: named(rows.recipes),
     variety: named(rows.varieties),
-    outlet: named(rows.outlets),
+    unit: named(rows.harvestUnits),
+    customer: named(rows.customers),
     batch: new Map(rows.batches.map((batch) => [batch.id, batch.varietyId])),
   };
 }

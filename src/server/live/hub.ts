@@ -1,7 +1,9 @@
 import pg from "pg";
 import { log } from "../session/log";
 
-type Listener = () => void;
+/** A change of the garden, or how far a job of it is. */
+export type Told = { readonly kind: "change" } | { readonly kind: "job"; readonly data: string };
+type Listener = (told: Told) => void;
 
 /** One connection that listens for what changes in all gardens, and tells the screens of each. */
 interface Hub {
@@ -13,13 +15,15 @@ interface Hub {
 }
 
 const CHANNEL = "seed_round_change";
+const JOB_CHANNEL = "seed_round_job";
+const CHANGE: Told = { kind: "change" };
 const FIRST_PAUSE_MS = 250;
 const LONGEST_PAUSE_MS = 5000;
 const TOGETHER_MS = 200;
 
 const kept = globalThis as { seedRoundHub?: Hub };
 
-/** Calls back after each change of a garden, until the returned function is called. Nobody listening, no connection. */
+/** Calls back after each change of a garden and with what is said of its jobs, until the returned function is called. Nobody listening, no connection. */
 export function listen(gardenId: number, listener: Listener): () => void {
   const hub = (kept.seedRoundHub ??= open());
   const listeners = hub.byGarden.get(gardenId) ?? new Set();
@@ -35,15 +39,21 @@ export function listen(gardenId: number, listener: Listener): () => void {
 }
 
 /** A change is told at once; those that follow close behind it are told together. */
-function tellChange(hub: Hub, gardenId: number): void {
+function publishChange(hub: Hub, gardenId: number): void {
   if (hub.due.has(gardenId)) return void hub.due.set(gardenId, true);
-  for (const listener of hub.byGarden.get(gardenId) ?? []) listener();
+  for (const listener of hub.byGarden.get(gardenId) ?? []) listener(CHANGE);
   hub.due.set(gardenId, false);
   setTimeout(() => {
     const more = hub.due.get(gardenId);
     hub.due.delete(gardenId);
-    if (more) tellChange(hub, gardenId);
+    if (more) publishChange(hub, gardenId);
   }, TOGETHER_MS);
+}
+
+/** What is said of a job goes to the screens of its garden as it is. */
+function publishJob(hub: Hub, payload: string): void {
+  const { gardenId, ...data } = JSON.parse(payload) as { readonly gardenId: number };
+  for (const listener of hub.byGarden.get(gardenId) ?? []) listener({ kind: "job", data: JSON.stringify(data) });
 }
 
 function open(): Hub {
@@ -64,12 +74,13 @@ async function keepListening(hub: Hub): Promise<void> {
     try {
       hub.client = client;
       await client.connect();
-      client.on("notification", ({ payload }) => {
-        tellChange(hub, Number(payload));
+      client.on("notification", ({ channel, payload }) => {
+        if (channel === JOB_CHANNEL) publishJob(hub, payload ?? "");
+        else publishChange(hub, Number(payload));
       });
-      await client.query(`listen ${CHANNEL}`);
+      await client.query(`listen ${CHANNEL}; listen ${JOB_CHANNEL}`);
       if (pauseMs > FIRST_PAUSE_MS)
-        for (const listeners of hub.byGarden.values()) for (const listener of listeners) listener();
+        for (const listeners of hub.byGarden.values()) for (const listener of listeners) listener(CHANGE);
       pauseMs = FIRST_PAUSE_MS;
       await ended;
     } catch (error) {

@@ -1,7 +1,7 @@
 import { maybeOne, one, type Db } from "../db/pool";
 import { saveRow } from "../db/save";
-import { sayForWhom } from "../session/onBehalf";
-import type { NewAccountInput, NewGardenInput } from "./doorSchema";
+import { actAs } from "../session/onBehalf";
+import type { NewAccountInput, NewGardenInput } from "./accessSchema";
 import { createGarden } from "./newGarden";
 import { passwordHash } from "./password";
 
@@ -21,16 +21,14 @@ export function accountByName(db: Db, signInName: string): Promise<Account | nul
 }
 
 export function accountById(db: Db, id: number): Promise<Account> {
-  return one<Account & Record<string, unknown>>(db, "The account", `select ${ACCOUNT} from account where id = $1`, [
-    id,
-  ]);
+  return one<Account & Record<string, unknown>>(db, "account", `select ${ACCOUNT} from account where id = $1`, [id]);
 }
 
 /** @returns the new account's id */
 export async function createAccount(db: Db, input: NewAccountInput, isDemo = false): Promise<number> {
   const { id } = await one<{ id: number }>(
     db,
-    "The account",
+    "account",
     `insert into account (name, sign_in_name, password_hash, is_demo) values ($1, $2, $3, $4) returning id`,
     [input.name, input.signInName, await passwordHash(input.password), isDemo],
   );
@@ -52,16 +50,26 @@ export async function createOwnGarden(
   const { gardenId, keeperId } = await createGarden(
     db,
     {
-      name: input.gardenName, place: input.place, latitudeDeg: input.latitudeDeg, timeZone: input.timeZone, currency: input.currency,
-      rainMmByMonth: none, wetDaysByMonth: none, sowWeekdays: [1, 4], isDemo: false,
-    }, // prettier-ignore
+      name: input.gardenName,
+      place: input.place,
+      latitudeDeg: input.latitudeDeg,
+      timeZone: input.timeZone,
+      currency: input.currency,
+      rainMmByMonth: none,
+      wetDaysByMonth: none,
+      sowWeekdays: EVERY_DAY,
+      isDemo: false,
+    },
     keeperName,
   );
-  await sayForWhom(db, { gardenId, personId: keeperId, accountId });
+  await actAs(db, { gardenId, personId: keeperId, accountId });
   await saveRow(db, "person", gardenId, keeperId, { account_id: accountId });
   await saveUnits(db, gardenId, input.unitSystem);
   return gardenId;
 }
+
+/** Sown on any day, until somebody says otherwise. */
+const EVERY_DAY = [1, 2, 3, 4, 5, 6, 7];
 
 async function saveUnits(db: Db, gardenId: number, system: NewGardenInput["unitSystem"]): Promise<void> {
   await db.query("update garden set unit_system = $2, temperature_unit = $3 where id = $1", [

@@ -1,6 +1,6 @@
 import { isIPv6 } from "node:net";
-import { many, pool } from "../db/pool";
-import { RefusedError } from "../session/command";
+import { many, pool, run } from "../db/pool";
+import { RefusedError } from "../session/refusal";
 
 /** So many failures are free; each one more doubles the wait. */
 const FREE = 5;
@@ -50,7 +50,7 @@ export function addressKey(address: string): string {
  * @param keys the names under which a failure counts
  * @throws RefusedError 429 that says how long to wait
  */
-export async function tryDoor(...keys: readonly string[]): Promise<Try> {
+export async function tryAccess(...keys: readonly string[]): Promise<Try> {
   const short = keys.map((key) => key.slice(0, 250));
   const own = await many<{ id: number }>(pool(), "insert into attempt (key) select unnest($1::text[]) returning id", [
     short,
@@ -69,13 +69,13 @@ export async function tryDoor(...keys: readonly string[]): Promise<Try> {
   const longestS = Math.ceil(Math.max(0, ...left));
   if (longestS > 0) {
     await neutral();
-    throw new RefusedError(`Too many tries. Wait ${waitWords(longestS)}, then try again.`, undefined, 429);
+    throw new RefusedError({ room: "people", kind: "too-many-tries", waitS: longestS }, undefined, 429);
   }
   return {
     neutral,
     async fits() {
       const others = short.filter((key) => !key.startsWith("address:"));
-      await many(
+      await run(
         pool(),
         `delete from attempt where id = any($1::bigint[]) or key = any($2::text[])
             or at < now() - make_interval(hours => $3) or at > now() + interval '1 hour'`,
@@ -83,10 +83,4 @@ export async function tryDoor(...keys: readonly string[]): Promise<Try> {
       );
     },
   };
-}
-
-function waitWords(seconds: number): string {
-  if (seconds < 60) return seconds === 1 ? "a second" : `${seconds} seconds`;
-  const minutes = Math.ceil(seconds / 60);
-  return minutes === 1 ? "a minute" : `${minutes} minutes`;
 }

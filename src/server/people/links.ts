@@ -1,7 +1,7 @@
 import type { Role } from "@/core/people/rights";
-import { many, maybeOne, type Db } from "../db/pool";
-import { RefusedError } from "../session/command";
-import { sayForWhom } from "../session/onBehalf";
+import { type Db, many, maybeOne, run } from "../db/pool";
+import { RefusedError } from "../session/refusal";
+import { actAs } from "../session/onBehalf";
 import { tokenHash } from "../session/token";
 
 export interface Invited {
@@ -12,7 +12,7 @@ export interface Invited {
   readonly invitedBy: string;
 }
 
-/** What a link in hand may set: the password of an account at home in one garden alone. */
+/** What a link in hand may set: the password of an account a member of one garden alone. */
 export interface Reset {
   readonly id: number;
   readonly gardenId: number;
@@ -40,8 +40,7 @@ export async function invitationOf(db: Db, key: string): Promise<Invited | null>
 /** The same, for a command. @throws RefusedError in words for whoever holds the link */
 export async function requireInvitation(db: Db, key: string): Promise<Invited> {
   const invited = await invitationOf(db, key);
-  if (!invited)
-    throw new RefusedError("This invitation was used, withdrawn or is too old. Ask a keeper for a new one.", undefined, 404); // prettier-ignore
+  if (!invited) throw new RefusedError({ room: "people", kind: "invitation-closed" }, undefined, 404);
   return invited;
 }
 
@@ -53,15 +52,15 @@ export async function useInvitation(db: Db, invited: Invited, personId: number):
       where garden_id = $1 and id = $2 and used_at is null and withdrawn_at is null and ${MAKER_KEEPS} returning id`,
     [invited.gardenId, invited.id, personId],
   );
-  if (!used) throw new RefusedError("This invitation was used a moment ago.", undefined, 409);
+  if (!used) throw new RefusedError({ room: "people", kind: "invitation-used" }, undefined, 409);
 }
 
 /** A link for a new password that still opens something: not used, not withdrawn, not voided by another one's use. */
 const RESET_OPEN = `used_at is null and withdrawn_at is null and expires_at > now() and made_at > account.links_void_at and ${MAKER_KEEPS}`;
 
 /**
- * The account whose password a link may set anew; from here the transaction works for its garden, and the account's row is
- * locked, so that it comes home nowhere else meanwhile. Null for a link that opens nothing, or would open another garden.
+ * The account whose password a link may reset; from here the transaction works for its garden, and the account's row is
+ * locked, so that it joins no other garden meanwhile. Null for a link that opens nothing, or would open another garden.
  */
 export async function resetOf(db: Db, key: string): Promise<Reset | null> {
   const gardenId = await gardenOf(db, "reset_link", key);
@@ -87,14 +86,14 @@ export async function resetOf(db: Db, key: string): Promise<Reset | null> {
 /** Which garden a link in hand is for; the transaction works for it from here. */
 async function gardenOf(db: Db, table: LinkTable, key: string): Promise<number | null> {
   const hash = tokenHash(key);
-  await sayForWhom(db, { tokenHash: hash });
+  await actAs(db, { tokenHash: hash });
   const found = await maybeOne<{ gardenId: number }>(
     db,
     `select garden_id as "gardenId" from ${table} where token_hash = $1`,
     [hash],
   );
   if (!found) return null;
-  await sayForWhom(db, { gardenId: found.gardenId, tokenHash: hash });
+  await actAs(db, { gardenId: found.gardenId, tokenHash: hash });
   return found.gardenId;
 }
 
@@ -135,7 +134,7 @@ export async function withdrawLink(db: Db, table: LinkTable, gardenId: number, i
     `update ${table} set withdrawn_at = now() where ${STILL_OPEN} and id = $2 returning id`,
     [gardenId, id],
   );
-  if (!withdrawn) throw new RefusedError("This link was used or withdrawn already.", undefined, 404);
+  if (!withdrawn) throw new RefusedError({ room: "people", kind: "link-closed" }, undefined, 404);
 }
 
 const STILL_OPEN = "garden_id = $1 and used_at is null and withdrawn_at is null";
@@ -143,7 +142,7 @@ const STILL_OPEN = "garden_id = $1 and used_at is null and withdrawn_at is null"
 /** Ends all links that a member has made: the right to make them has gone. */
 export async function withdrawLinksOf(db: Db, gardenId: number, personId: number): Promise<void> {
   for (const table of ["invitation", "reset_link"] satisfies LinkTable[])
-    await many(db, `update ${table} set withdrawn_at = now() where ${STILL_OPEN} and made_by = $2`, [
+    await run(db, `update ${table} set withdrawn_at = now() where ${STILL_OPEN} and made_by = $2`, [
       gardenId,
       personId,
     ]);

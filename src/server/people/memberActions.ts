@@ -1,16 +1,17 @@
 "use server";
-import { many, maybeOne, one } from "../db/pool";
+import { maybeOne, one, run } from "../db/pool";
 import { refuseStale, saveRow } from "../db/save";
-import { command, RefusedError } from "../session/command";
+import { RefusedError } from "../session/refusal";
+import { command } from "../session/command";
 import { newToken, tokenHash } from "../session/token";
 import { removeSchema } from "../place/schema";
 import type { Db } from "../db/pool";
-import { invitationSchema, roleSchema } from "./doorSchema";
+import { invitationSchema, roleSchema } from "./accessSchema";
 import { withdrawLink, withdrawLinksOf } from "./links";
 
 const RESET_HOURS = 24;
-const DOORS = { confirm: true } as const;
-const DOORS_SECRET = { confirm: true, secret: true } as const;
+const PASSWORD_AGAIN = { confirm: true } as const;
+const PASSWORD_AGAIN_SECRET = { confirm: true, secret: true } as const;
 
 /** Makes a one-time link that lets one person in. @returns its key, shown once and kept nowhere */
 export const invite = command(
@@ -18,7 +19,7 @@ export const invite = command(
   invitationSchema,
   async (db, { role, days }, who) => {
     const key = newToken();
-    await many(
+    await run(
       db,
       `insert into invitation (garden_id, token_hash, role, made_by, expires_at)
      values ($1, $2, $3, $4, now() + make_interval(days => $5))`,
@@ -26,7 +27,7 @@ export const invite = command(
     );
     return key;
   },
-  DOORS_SECRET,
+  PASSWORD_AGAIN_SECRET,
 );
 
 export const withdrawInvitation = command("keep", removeSchema, (db, { id }, who) =>
@@ -46,7 +47,7 @@ export const setRole = command(
     if (role !== "keeper") await withdrawLinksOf(db, who.gardenId, id);
     await requireKeeper(db, who.gardenId);
   },
-  DOORS,
+  PASSWORD_AGAIN,
 );
 
 /** Ends a membership. What the person did stays in the log under the name; with an invitation the account can return to it. */
@@ -59,16 +60,16 @@ export const endMembership = command(
       `update person set left_at = now() where garden_id = $1 and id = $2 and left_at is null returning id`,
       [who.gardenId, id],
     );
-    if (!left) throw new RefusedError("This member has left already.", undefined, 404);
+    if (!left) throw new RefusedError({ room: "people", kind: "member-left" }, undefined, 404);
     await withdrawLinksOf(db, who.gardenId, id);
     await requireKeeper(db, who.gardenId);
   },
-  DOORS,
+  PASSWORD_AGAIN,
 );
 
 /**
  * Makes a link with which a member sets a new password. Whoever holds it gets into every garden of that account, so it
- * is made only for one that is at home in this garden alone.
+ * is made only for one that is a member of this garden alone.
  * @returns its key, shown once
  */
 export const makeResetLink = command(
@@ -81,14 +82,10 @@ export const makeResetLink = command(
       where person.garden_id = $1 and person.id = $2 and person.left_at is null`,
       [who.gardenId, id],
     );
-    if (!account)
-      throw new RefusedError("This member has no account to set a password for: invite them.", undefined, 404);
-    if (account.gardens > 1)
-      throw new RefusedError(
-        "This account is at home in another garden too, which the link would open as well. It has to be invited anew.",
-      );
+    if (!account) throw new RefusedError({ room: "people", kind: "member-without-account" }, undefined, 404);
+    if (account.gardens > 1) throw new RefusedError({ room: "people", kind: "account-elsewhere" });
     const key = newToken();
-    await many(
+    await run(
       db,
       `insert into reset_link (garden_id, account_id, token_hash, made_by, expires_at)
      values ($1, $2, $3, $4, now() + make_interval(hours => $5))`,
@@ -96,16 +93,16 @@ export const makeResetLink = command(
     );
     return key;
   },
-  DOORS_SECRET,
+  PASSWORD_AGAIN_SECRET,
 );
 
 /** A garden without a keeper could never be opened to anybody again. */
 async function requireKeeper(db: Db, gardenId: number): Promise<void> {
   const { keepers } = await one<{ keepers: number }>(
     db,
-    "The garden",
+    "garden",
     `select count(*) as keepers from person where garden_id = $1 and role = 'keeper' and left_at is null and account_id is not null`,
     [gardenId],
   );
-  if (keepers === 0) throw new RefusedError("The last keeper stays keeper: make somebody else one first.");
+  if (keepers === 0) throw new RefusedError({ room: "people", kind: "last-keeper" });
 }

@@ -4,17 +4,17 @@ import { saveRow } from "../db/save";
 import type { Account } from "./accounts";
 
 /**
- * Makes an account at home in a garden: anew, or again in its old place, with what it did there before.
+ * Makes an account a member of a garden: a new one, or again in its old place, with what it did there before.
  * @returns the member's id
  */
-export async function comeHome(db: Db, gardenId: number, account: Account, role: Role): Promise<number> {
+export async function returnToGarden(db: Db, gardenId: number, account: Account, role: Role): Promise<number> {
   const old = await maybeOne<{ id: number; name: string; left: boolean }>(
     db,
     "select id, name, left_at is not null as left from person where garden_id = $1 and account_id = $2",
     [gardenId, account.id],
   );
   const name = old?.left === false ? old.name : await freeName(db, gardenId, old?.name ?? account.name);
-  // One who is at home already is refused by the row's own constraint.
+  // One who is a member already is refused by the row's own constraint.
   if (!old || !old.left) return saveRow(db, "person", gardenId, null, { name, role, account_id: account.id });
   return saveRow(db, "person", gardenId, old.id, { name, role, left_at: null });
 }

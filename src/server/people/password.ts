@@ -1,6 +1,6 @@
 import { hash, verify } from "@node-rs/argon2";
 import { dictionary } from "@zxcvbn-ts/language-common";
-import { RefusedError } from "../session/command";
+import { RefusedError } from "../session/refusal";
 
 /** argon2id with the library's own costs (19 MiB, two passes, one lane): RFC 9106, section 4, second choice scaled to memory. */
 export function passwordHash(password: string): Promise<string> {
@@ -27,14 +27,16 @@ let common: ReadonlySet<string> | undefined;
  */
 export function requireUncommon(password: string, names: readonly string[]): void {
   const problem = passwordProblem(password, names);
-  if (problem) throw new RefusedError(problem, "password");
+  if (problem) throw new RefusedError({ room: "people", kind: problem }, "password");
 }
 
-export function passwordProblem(password: string, names: readonly string[]): string | null {
+export function passwordProblem(
+  password: string,
+  names: readonly string[],
+): "common-password" | "known-name-password" | null {
   common ??= new Set(dictionary["passwords-common"] as readonly string[]);
   const lower = password.toLowerCase();
-  if (common.has(lower) || common.has(lower.replace(/[\d\W_]+$/u, "")))
-    return "This password is one of the most used, which are tried first. Take another: four words in a row are good.";
+  if (common.has(lower) || common.has(lower.replace(/[\d\W_]+$/u, ""))) return "common-password";
   const bare = lettersOf(password);
   const own = names.map(lettersOf).filter((name) => name.length >= 3);
   if (
@@ -43,11 +45,11 @@ export function passwordProblem(password: string, names: readonly string[]): str
         bare === name || bare === name + name || (bare.startsWith(name) && /^\d+$/u.test(bare.slice(name.length))),
     )
   )
-    return "This password is a name that others know, the garden's or yours. Take another: four words in a row are good.";
+    return "known-name-password";
   return null;
 }
 
-/** Letters and figures alone: case, accents and what stands between do not make a name another. */
+/** Letters and figures alone: case, accents and punctuation do not make another name. */
 function lettersOf(text: string): string {
   return text
     .normalize("NFKD")

@@ -1,7 +1,7 @@
 import { DEMO_PASSWORD } from "./demoPassword";
 import type { Role } from "@/core/people/rights";
 import { many, maybeOne, one, type Db } from "../db/pool";
-import { sayForWhom } from "../session/onBehalf";
+import { actAs } from "../session/onBehalf";
 import type { GardenInput } from "./schema";
 
 export interface Member {
@@ -33,7 +33,7 @@ export function members(db: Db, gardenId: number): Promise<Member[]> {
 export function gardenSettings(db: Db, gardenId: number): Promise<GardenInput> {
   return one<GardenInput & Record<string, unknown>>(
     db,
-    "The garden",
+    "garden",
     `select version, name, place, latitude_deg as "latitudeDeg", unit_system as "unitSystem", ec_unit as "ecUnit",
             temperature_unit as "temperatureUnit", currency, sow_weekdays as "sowWeekdays" from garden where id = $1`,
     [gardenId],
@@ -44,7 +44,7 @@ export function gardenSettings(db: Db, gardenId: number): Promise<GardenInput> {
 export async function demoAccounts(db: Db): Promise<DemoAccount[]> {
   const row = await maybeOne<{ id: number | null }>(db, "select demo_garden as id from installation");
   if (!row?.id) return [];
-  await sayForWhom(db, { gardenId: row.id });
+  await actAs(db, { gardenId: row.id });
   const accounts = await many<Omit<DemoAccount, "password"> & Record<string, unknown>>(
     db,
     `select person.name, account.sign_in_name as "signInName", person.role

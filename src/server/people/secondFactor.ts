@@ -1,10 +1,10 @@
 import { randomBytes } from "node:crypto";
 import { generateSecret, generateURI, verify } from "otplib";
 import QRCode from "qrcode";
-import { many, maybeOne, one, type Db } from "../db/pool";
+import { type Db, maybeOne, one, run } from "../db/pool";
 import { seal, unseal } from "../session/cookie";
 import { tokenHash } from "../session/token";
-import { noteAtDoor } from "./doorEvents";
+import { noteAccess } from "./accessEvents";
 
 /** A code holds for 30 s; clocks may be apart by as much. */
 const TOLERANCE_S = 30;
@@ -37,7 +37,7 @@ export async function hasFactor(db: Db, accountId: number): Promise<boolean> {
 /** Makes a secret for an account that has none switched on; it counts once a code has shown that the phone has it. */
 export async function newFactor(db: Db, accountId: number, signInName: string): Promise<NewFactor> {
   const secret = generateSecret();
-  await many(
+  await run(
     db,
     `insert into second_factor (account_id, sealed_secret) values ($1, $2)
      on conflict (account_id) do update set sealed_secret = excluded.sealed_secret where second_factor.on_since is null`,
@@ -59,7 +59,7 @@ export async function spendCode(db: Db, accountId: number, code: string): Promis
     "update recovery_code set used_at = now() where account_id = $1 and code_hash = $2 and used_at is null returning id",
     [accountId, tokenHash(bare)],
   );
-  if (used) await noteAtDoor(accountId, "recovery-code-used", db);
+  if (used) await noteAccess(accountId, "recovery-code-used", db);
   return used !== null;
 }
 
@@ -82,19 +82,19 @@ async function spendStep(db: Db, accountId: number, token: string): Promise<bool
 }
 
 export async function switchOn(db: Db, accountId: number): Promise<void> {
-  await many(db, "update second_factor set on_since = now() where account_id = $1", [accountId]);
+  await run(db, "update second_factor set on_since = now() where account_id = $1", [accountId]);
 }
 
 export async function switchOff(db: Db, accountId: number): Promise<void> {
-  await many(db, "delete from second_factor where account_id = $1", [accountId]);
-  await many(db, "delete from recovery_code where account_id = $1", [accountId]);
+  await run(db, "delete from second_factor where account_id = $1", [accountId]);
+  await run(db, "delete from recovery_code where account_id = $1", [accountId]);
 }
 
 /** Ten new recovery codes in the place of the old ones. @returns them; only their hashes are kept */
 export async function newRecoveryCodes(db: Db, accountId: number): Promise<string[]> {
   const codes = Array.from({ length: RECOVERY_CODES }, recoveryCode);
-  await many(db, "delete from recovery_code where account_id = $1", [accountId]);
-  await many(db, "insert into recovery_code (account_id, code_hash) select $1, unnest($2::bytea[])", [
+  await run(db, "delete from recovery_code where account_id = $1", [accountId]);
+  await run(db, "insert into recovery_code (account_id, code_hash) select $1, unnest($2::bytea[])", [
     accountId,
     codes.map((code) => tokenHash(code.replaceAll("-", ""))),
   ]);
@@ -113,5 +113,5 @@ function recoveryCode(): string {
 }
 
 async function factorKey(db: Db): Promise<string> {
-  return (await one<{ key: string }>(db, "The key", "select factor_key as key from installation")).key;
+  return (await one<{ key: string }>(db, "garden", "select factor_key as key from installation")).key;
 }

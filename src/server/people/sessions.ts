@@ -1,24 +1,24 @@
-import { many, pool, type Db } from "../db/pool";
+import { type Db, many, pool, run } from "../db/pool";
 import { knownBrowser, SESSION_DAYS, sessionCookie } from "../session/cookie";
 import { IDLE_DAYS } from "../session/session";
 import { newToken, tokenHash } from "../session/token";
-import { callerAddress, callerDevice, deviceOf, noteAtDoor, type DoorEvent } from "./doorEvents";
+import { callerAddress, callerDevice, deviceOf, noteAccess, type AccessEvent } from "./accessEvents";
 
 /** Opens a session for an account, hands its token to the browser, sealed, and remembers that this browser knows the account. */
 export async function openSession(accountId: number, gardenId: number | null = null): Promise<void> {
   const token = newToken();
-  await many(
+  await run(
     pool(),
     "delete from session where expires_at < now() or last_seen_at < now() - make_interval(days => $1)",
     [IDLE_DAYS],
   );
-  await many(
+  await run(
     pool(),
     `insert into session (token_hash, account_id, present_garden, device, address, expires_at)
      values ($1, $2, $3, $4, $5, now() + make_interval(days => $6))`,
     [tokenHash(token), accountId, gardenId, await callerDevice(), await callerAddress(), SESSION_DAYS],
   );
-  await noteAtDoor(accountId, "signed-in");
+  await noteAccess(accountId, "signed-in");
   const cookie = await sessionCookie();
   cookie.token = token;
   await cookie.save();
@@ -35,7 +35,7 @@ export async function browserKey(accountId: number): Promise<string | null> {
 
 export interface OpenSession {
   readonly id: number;
-  readonly device: DoorEvent["device"];
+  readonly device: AccessEvent["device"];
   readonly address: string;
   readonly createdAt: Date;
   readonly lastSeenAt: Date;

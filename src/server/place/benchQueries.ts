@@ -1,5 +1,5 @@
 import type { Assembly } from "@/core/place/bench/assembly";
-import type { BarKind, CutList, CutProblem } from "@/core/place/bench/cutList";
+import { MOST_HAND_KINDS, type BarKind, type CutList, type CutProblem } from "@/core/place/bench/cutList";
 import type { OnHand } from "@/core/place/layout/materials";
 import type { Day } from "@/core/units/day";
 import { many, one, type Db } from "../db/pool";
@@ -27,7 +27,7 @@ export interface Offcut {
 export function cutLists(db: Db, gardenId: number): Promise<CutListRow[]> {
   return many<CutListRow>(
     db,
-    `select id, version, name, material, kerf_mm as "kerfMm", trim_mm as "trimMm", least_offcut_mm as "leastOffcutMm", objective,
+    `select id, version, name, material, saw_cut_mm as "sawCutMm", trim_mm as "trimMm", least_offcut_mm as "leastOffcutMm", objective,
             uses_offcuts as "usesOffcuts", stocks, pieces, assemblies, plan, cut_on - date '1970-01-01' as "cutOn"
        from cut_list where garden_id = $1 order by cut_on nulls first, id`,
     [gardenId],
@@ -46,24 +46,26 @@ export function offcuts(db: Db, gardenId: number): Promise<Offcut[]> {
 export function materials(db: Db, gardenId: number): Promise<OnHand[]> {
   return many<OnHand>(
     db,
-    `select item, on_hand as "onHand", price_each as "priceEach" from material where garden_id = $1 order by item`,
+    `select item as id, on_hand as "onHand", price_each as "priceEach" from material where garden_id = $1 order by item`,
     [gardenId],
   );
 }
 
 export async function spareShare(db: Db, gardenId: number): Promise<number> {
-  const row = await one<{ share: number }>(db, "The garden", `select spare_share as share from garden where id = $1`, [gardenId]); // prettier-ignore
+  const row = await one<{ share: number }>(db, "garden", `select spare_share as share from garden where id = $1`, [
+    gardenId,
+  ]);
   return row.share;
 }
-
-const MOST_HAND_KINDS = 40;
 
 /** The bars of a list: what is on sale, and of the shelf what is of its material, the longest first. */
 export function barsOf(
   list: Pick<CutListInput, "material" | "stocks" | "usesOffcuts">,
   shelf: readonly Offcut[],
 ): BarKind[] {
-  const own = list.usesOffcuts ? shelf.filter(({ material }) => material === list.material).slice(0, MOST_HAND_KINDS) : []; // prettier-ignore
+  const own = list.usesOffcuts
+    ? shelf.filter(({ material }) => material === list.material).slice(0, MOST_HAND_KINDS)
+    : [];
   return [
     ...list.stocks.map(({ lengthMm, price }) => ({ lengthMm, price, onHand: null })),
     ...own.map(({ lengthMm, count }) => ({ lengthMm, price: 0, onHand: count })),
@@ -72,6 +74,6 @@ export function barsOf(
 
 /** A list as the solver takes it. */
 export function problemOf(list: CutListRow, shelf: readonly Offcut[]): CutProblem {
-  const { kerfMm, trimMm, objective, pieces } = list;
-  return { kerfMm, trimMm, objective, pieces, bars: barsOf(list, shelf) };
+  const { sawCutMm, trimMm, objective, pieces } = list;
+  return { sawCutMm, trimMm, objective, pieces, bars: barsOf(list, shelf) };
 }

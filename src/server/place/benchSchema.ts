@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { MOST_BOUGHT_KINDS, MOST_PIECES } from "@/core/place/bench/cutList";
 import type { Assembly } from "@/core/place/bench/assembly";
 import { choice, edited, measure, note, rowId, text, version, whole, type Edited } from "../session/validation";
 
@@ -7,7 +8,7 @@ const MOST_ROWS = 60;
 export interface CutListInput extends Edited {
   readonly name: string;
   readonly material: string;
-  readonly kerfMm: number;
+  readonly sawCutMm: number;
   readonly trimMm: number;
   readonly leastOffcutMm: number;
   readonly objective: "money" | "bars";
@@ -22,28 +23,32 @@ export const cutListSchema = Joi.object<CutListInput>({
   ...edited("Cut list"),
   name: text("Name"),
   material: text("Material"),
-  kerfMm: measure("Kerf of the saw", 0, 50, "mm"),
+  sawCutMm: measure("Saw cut", 0, 50, "mm"),
   trimMm: measure("Taken off each end", 0, 1000, "mm"),
   leastOffcutMm: measure("Least useful offcut", 0, 100_000, "mm"),
   objective: choice("Wanted", "money", "bars"),
   usesOffcuts: Joi.boolean().required().label("Offcuts on hand"),
   stocks: Joi.array()
     .items(Joi.object({ lengthMm: lengthMm("Length on sale"), price: measure("Price", 0, 1_000_000, "") }))
-    .max(3)
+    .max(MOST_BOUGHT_KINDS)
     .required()
     .label("Lengths on sale")
-    .messages({ "array.max": "At most three lengths on sale" }),
+    .messages({ "array.max": `At most ${MOST_BOUGHT_KINDS} lengths on sale` }),
   pieces: Joi.array()
-    .items(Joi.object({ lengthMm: lengthMm("Length of a piece"), count: whole("Count", 1, 2000), label: note("What for", 60) }))
+    .items(
+      Joi.object({
+        lengthMm: lengthMm("Length of a piece"),
+        count: whole("Count", 1, MOST_PIECES),
+        label: note("What for", 60),
+      }),
+    )
     .min(1)
     .max(MOST_ROWS)
     .required()
     .label("Pieces")
     .messages({ "array.min": "Give at least one piece" })
     .custom(notTooMany),
-}); // prettier-ignore
-
-const MOST_PIECES = 2000;
+});
 
 function notTooMany(pieces: CutListInput["pieces"], helpers: Joi.CustomHelpers) {
   // What is no piece has its own message.
@@ -66,16 +71,29 @@ export const assemblySchema = Joi.object<AssemblyInput>({
   index: whole("Assembly", 0, 100).allow(null),
   assembly: Joi.object({
     name: text("Name"),
-    pieces: Joi.array().items(Joi.object({ lengthMm: lengthMm("Length of a piece"), count: whole("Count", 1, 500) })).min(1).max(20).required().label("Pieces").messages({ "array.min": "Give at least one piece" }),
+    pieces: Joi.array()
+      .items(Joi.object({ lengthMm: lengthMm("Length of a piece"), count: whole("Count", 1, 500) }))
+      .min(1)
+      .max(20)
+      .required()
+      .label("Pieces")
+      .messages({ "array.min": "Give at least one piece" }),
     fittings: Joi.array()
-      .items(Joi.object({ name: text("Fitting"), count: whole("Count", 1, 500), takeUpMm: measure("Take-up", -1000, 1000, "mm"), sides: whole("Sides", 1, 2) }))
+      .items(
+        Joi.object({
+          name: text("Fitting"),
+          count: whole("Count", 1, 500),
+          takeUpMm: measure("Take-up", -1000, 1000, "mm"),
+          sides: whole("Sides", 1, 2),
+        }),
+      )
       .max(20)
       .required()
       .label("Fittings"),
     otherMm: measure("The other's length", 0, 100_000, "mm"),
-    way: choice("Which goes into which", "a thing goes into it", "it goes into a space"),
+    way: choice("Which goes into which", "takes-a-piece", "fits-a-space"),
   }).required(),
-}); // prettier-ignore
+});
 export const assemblyRemovalSchema = Joi.object<{ listId: number; version: number; index: number }>({
   listId: rowId("Cut list"),
   version,
@@ -97,12 +115,12 @@ export const offcutSchema = Joi.object<OffcutInput>({
 });
 
 export interface MaterialInput {
-  readonly item: string;
+  readonly id: string;
   readonly onHand: number;
   readonly priceEach: number;
 }
 export const materialSchema = Joi.object<MaterialInput>({
-  item: text("Item", 120),
+  id: text("Item", 120),
   onHand: measure("On hand", 0, 10_000_000, ""),
   priceEach: measure("Price", 0, 1_000_000, ""),
 });

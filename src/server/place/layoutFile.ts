@@ -19,19 +19,61 @@ export function parsedLayout(text: string, loops: readonly string[]): ReadLayout
   let given: unknown;
   try {
     given = JSON.parse(text);
-  } catch (error) {
-    return faulty([{ path: "", message: `This is no JSON: ${(error as Error).message}.` }]);
+  } catch {
+    return faulty([notInFormat("", "This is not a JSON file: save it again from where it came, and try once more.")]);
   }
   const { format, version } = (typeof given === "object" && given !== null ? given : {}) as Record<string, unknown>;
-  if (format !== LAYOUT_FORMAT) return faulty([{ path: "format", message: `A layout file begins with "format": "${LAYOUT_FORMAT}".` }]);
-  if (version !== LAYOUT_VERSION)
-    return faulty([{ path: "version", message: `This file has version ${JSON.stringify(version) ?? "none"}; this program reads version ${LAYOUT_VERSION}.` }]);
-  const checked = layoutDocumentSchema.validate(given, STRICT);
+  if (format !== LAYOUT_FORMAT)
+    return faulty([notInFormat("format", `A layout file begins with "format": "${LAYOUT_FORMAT}".`)]);
+  if (version !== LAYOUT_VERSION && version !== 1)
+    return faulty([
+      notInFormat(
+        "version",
+        `This file has version ${JSON.stringify(version) ?? "none"}; this program reads versions 1 and ${LAYOUT_VERSION}.`,
+      ),
+    ]);
+  const checked = layoutDocumentSchema.validate(
+    withCodes(version === 1 ? ofVersion1(given as Version1) : (given as object)),
+    STRICT,
+  );
   if (checked.error)
-    return faulty(checked.error.details.map(({ path, message }) => ({ path: pathWords(path), message })));
+    return faulty(checked.error.details.map(({ path, message }) => notInFormat(pathWords(path), message)));
   const faults = layoutFaults(checked.value, loops);
   return faults.length > 0 ? faulty(faults) : { kind: "layout", layout: checked.value };
-} // prettier-ignore
+}
+
+/** A file of version 1: its growing areas are called pools. */
+interface Version1 {
+  readonly pools?: unknown;
+  readonly stands?: unknown;
+}
+
+function ofVersion1({ pools, stands, ...rest }: Version1): object {
+  const renamed = Array.isArray(stands)
+    ? stands.map((stand: unknown) => {
+        if (typeof stand !== "object" || stand === null) return stand;
+        const { pool, ...more } = stand as { pool?: unknown };
+        return { ...more, growingArea: pool };
+      })
+    : stands;
+  return { ...rest, version: LAYOUT_VERSION, growingAreas: pools, stands: renamed };
+}
+
+const CODES: Readonly<Record<string, string>> = { "stays full": "stays-full", "after each flood": "empties" };
+
+/** Files from before choices were codes say how a media bed drains in words. */
+function withCodes(given: object): object {
+  const { stands } = given as { readonly stands?: unknown };
+  if (!Array.isArray(stands)) return given;
+  const coded = stands.map((stand: unknown) => {
+    const { spec } = (stand ?? {}) as { readonly spec?: { readonly drains?: unknown } };
+    const code = typeof spec?.drains === "string" ? CODES[spec.drains] : undefined;
+    return code ? { ...(stand as object), spec: { ...spec, drains: code } } : stand;
+  });
+  return { ...given, stands: coded };
+}
+
+const notInFormat = (path: string, text: string): LayoutFault => ({ path, finding: { kind: "not-in-format", text } });
 
 const faulty = (faults: readonly LayoutFault[]): ReadLayout => ({
   kind: "faults",

@@ -1,17 +1,10 @@
 import type { LayoutDocument } from "@/core/place/layout/document";
-import { viewQuery } from "../session/query";
-import { AskedWrongly } from "../session/route";
+import { liveLayout } from "@/core/garden/layoutTables";
 import type { Db } from "../db/pool";
 import type { Session } from "../session/session";
-import { gardenRows } from "../batches/season";
-import { layoutById } from "./layoutQueries";
-import { liveLayout } from "./layoutViews";
+import { seasonToRead } from "../garden/season";
 
-/** The layout that an address asks for: one put by, or the garden as it stands. */
-export async function askedLayout(request: Request, db: Db, who: Session): Promise<LayoutDocument> {
-  const { layout } = viewQuery(Object.fromEntries(new URL(request.url).searchParams));
-  if (layout === undefined) return liveLayout(await gardenRows(db, who.gardenId), who.gardenName);
-  const row = await layoutById(db, who.gardenId, layout);
-  if (!row) throw new AskedWrongly("This layout is not there any more.");
-  return row.document;
+/** The places of the garden, or of the what-if that an address is of, as a layout. */
+export async function askedLayout(db: Db, who: Session): Promise<LayoutDocument> {
+  return liveLayout((await seasonToRead(db, who)).garden, who.gardenName);
 }

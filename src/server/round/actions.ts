@@ -1,15 +1,26 @@
 "use server";
-import { GATE, TANKS } from "@/core/round/roundItems";
+import { isDose } from "@/core/round/dosing";
+import { figuresOfEntry, plannedFigure, subjectOf, type Logged, type LogKind } from "@/core/round/log";
+import { tankName } from "@/core/water/tankName";
 import { suspectSlip } from "@/core/units/slips";
-import { isoFromDay } from "@/core/units/day";
-import { seasonFor } from "../batches/season";
-import { many, one, type Db } from "../db/pool";
+import type { Day } from "@/core/units/day";
+import { figuresOf, TANK_FIGURES, type TankFigures } from "@/core/feed/tankFigures";
+import type { DoseSlip } from "@/core/feed/slip";
+import type { RoundItem, RoundTask } from "@/core/round/types";
+import { seasonFor } from "../garden/season";
+import { type Db, one, run } from "../db/pool";
 import { now } from "../session/clock";
-import { command, RefusedError, requireRight } from "../session/command";
+import { RefusedError } from "../session/refusal";
+import { command } from "../session/command";
+import { requireRight } from "../session/rights";
 import type { Session } from "../session/session";
-import { apply, revert, type Effect } from "./effects";
-import { effectsOf, slipEffects } from "./itemEffects";
+import { slipOf } from "@/core/garden/slipOf";
+import type { Effect } from "@/core/garden/effects";
+import { apply, revert } from "./effects";
+import { effectsOf, slipEffects } from "@/core/garden/effects";
+import { timerMinutes } from "@/core/water/timer";
 import {
+  catchCanSchema,
   correctionSchema,
   noteSchema,
   readingSchema,
@@ -17,45 +28,67 @@ import {
   storeReadingSchema,
   tickSchema,
   undoSchema,
+  type TickInput,
 } from "./schema";
-import { slipFor } from "./slip";
+import { SLIP_OF_READING } from "./queries";
 import { roundOf } from "./today";
-import { writeEntry } from "./writeEntry";
+import { keepEffects, writeEntry } from "./writeEntry";
+
+const FIGURE_COLUMNS = TANK_FIGURES.map(({ column }) => column);
 
 /** Ticks an item: the log is written and what it changes is changed, together. @returns the log entry, for undo */
 export const tickItem = command("log", tickSchema, async (db, input, who) => {
   const { item, season } = await findItem(db, who, input.key);
-  if (isDose(item.kind)) requireRight(who, "dose");
-  if (item.kind === "reading" || item.kind === "store")
-    throw new RefusedError("Enter what the meter or the gauge shows.");
-  const done = input.actual ?? item.figure?.value ?? null;
+  if (isDose(item.task.kind)) requireRight(who, "dose");
   const entryId = await writeEntry(db, who, {
-    kind: item.kind,
+    ...tickedEntry(item, input),
     itemKey: item.key,
-    place: item.stop.name,
-    title: item.title,
-    loopId: item.refs.loopId ?? null,
-    batchId: item.refs.batchId ?? null,
-    planned: { figure: item.figure, due: isoFromDay(item.refs.due), stop: item.stop },
-    actual: done === null ? {} : { done, word: item.figure?.word ?? "", dimension: item.figure?.dimension ?? "count" },
+    ...subjectOf(item.task),
     note: input.note,
   });
   await carryOut(db, who, entryId, effectsOf(item, season, input.actual));
   return entryId;
 });
 
-/** Puts an item off until tomorrow, with the reason. */
+/** What the log says of a ticked item. @throws RefusedError for items that are settled by what is entered */
+function tickedEntry({ task, stop }: RoundItem, input: TickInput): { readonly kind: LogKind; readonly what: Logged } {
+  switch (task.kind) {
+    case "reading":
+    case "read-again":
+    case "store":
+      throw new RefusedError({ room: "round", kind: "enter-figures" });
+    case "bring-back":
+      throw new RefusedError({ room: "round", kind: "follow-slip" });
+    case "wash":
+      return { kind: "wash", what: { kind: "wash", stop, task, ...clearedFigures(task, input) } };
+    default:
+      return { kind: task.kind, what: { kind: "task", stop, task, done: input.actual ?? plannedFigure(task) } };
+  }
+}
+
+/** What became of the units that were still on the plants of a line that is cleared; null where nothing was left. */
+function clearedFigures(
+  { unitsLeft }: Extract<RoundTask, { readonly kind: "wash" }>,
+  { picked, thrownAway }: TickInput,
+): { readonly picked: number | null; readonly thrownAway: number | null } {
+  if (!unitsLeft || unitsLeft.units <= 0) return { picked: null, thrownAway: null };
+  const { units, unit } = unitsLeft;
+  if (picked === undefined || thrownAway === undefined)
+    throw new RefusedError({ room: "round", kind: "say-what-is-left", quantity: units, unit: unit.name }, "picked");
+  for (const [name, value] of Object.entries({ picked, thrownAway }))
+    if (!unit.divisible && !Number.isInteger(value))
+      throw new RefusedError({ room: "round", kind: "whole-units", quantity: value, unit: unit.name }, name);
+  return { picked, thrownAway };
+}
+
+/** Skips an item until tomorrow, with the reason. */
 export const skipItem = command("log", skipSchema, async (db, input, who) => {
   const { item } = await findItem(db, who, input.key);
   return writeEntry(db, who, {
     kind: "skip",
+    what: { kind: "skip", stop: item.stop, task: item.task },
     itemKey: item.key,
-    place: item.stop.name,
-    title: item.title,
-    loopId: item.refs.loopId ?? null,
-    batchId: item.refs.batchId ?? null,
-    planned: { figure: item.figure, stop: item.stop },
-    actual: {},
+    ...subjectOf(item.task),
     note: input.reason,
   });
 });
@@ -64,82 +97,76 @@ export const skipItem = command("log", skipSchema, async (db, input, who) => {
 export const undoEntry = command("log", undoSchema, async (db, { entryId }, who) => {
   const entry = await one<{ kind: string; effects: Effect[] }>(
     db,
-    "This entry, or it was undone already: it",
+    "entry",
     `update log_entry set undone_at = now(), undone_by = $3
       where garden_id = $1 and id = $2 and undone_at is null and corrects_id is null
-      returning kind, coalesce(actual -> 'effects', '[]') as effects`,
+      returning kind, effects`,
     [who.gardenId, entryId, who.personId],
   );
   if (isDose(entry.kind)) requireRight(who, "dose");
-  await many(db, `delete from reading where garden_id = $1 and log_id = $2`, [who.gardenId, entryId]);
+  await run(db, `delete from reading where garden_id = $1 and log_id = $2`, [who.gardenId, entryId]);
   for (const effect of [...entry.effects].reverse()) await revert(db, who.gardenId, effect);
 });
 
 /** Enters a reading by hand. A likely slip of unit is asked about first; nothing is kept until it is answered. */
 export const enterReading = command("log", readingSchema, async (db, input, who) => {
   if (!input.sure)
-    for (const quantity of ["ecMsPerCm", "ph", "waterC"] as const) {
-      const slip = suspectSlip(quantity === "ecMsPerCm" ? "ec" : quantity, input[quantity]);
-      if (slip) throw new RefusedError(slip.question, quantity);
+    for (const { name, meter } of TANK_FIGURES) {
+      const value = input[name];
+      const slip = value === null || !meter ? undefined : suspectSlip(meter, value);
+      if (slip) throw new RefusedError({ room: "round", kind: "asks", meter: meter!, slip }, name);
     }
   // Two who read one tank at the same moment come one after the other: the second is one more reading of today.
-  await many(db, "select id from loop where garden_id = $1 and id = $2 for update", [who.gardenId, input.loopId]);
+  await run(db, "select id from loop where garden_id = $1 and id = $2 for update", [who.gardenId, input.loopId]);
   const season = await seasonFor(db, who);
-  const loop = season.rows.loops.find((candidate) => candidate.id === input.loopId);
-  if (!loop) throw new RefusedError("This tank is not there any more.");
-  if (input.levelL > loop.tankL)
-    throw new RefusedError(`Level is ${input.levelL} L; the tank holds ${loop.tankL} L.`, "levelL");
-  const figures = { ecMsPerCm: input.ecMsPerCm, ph: input.ph, waterC: input.waterC, levelL: input.levelL };
-  const { items } = await roundOf(db, season);
-  const asked = items.find((item) => item.key === `reading:${loop.id}`);
+  const loop = season.garden.loops.find((candidate) => candidate.id === input.loopId);
+  if (!loop) throw new RefusedError({ room: "round", kind: "tank-gone" });
+  if (input.levelL !== null && input.levelL > loop.tankL)
+    throw new RefusedError({ room: "round", kind: "over-tank", levelL: input.levelL, tankL: loop.tankL }, "levelL");
+  const figures = figuresOf(input);
+  const { items, lastReadings } = await roundOf(db, season);
+  const asked = items.find(
+    ({ task }) => (task.kind === "reading" || task.kind === "read-again") && task.loopId === loop.id,
+  );
+  const before = lastReadings.find((reading) => reading.loopId === loop.id) ?? null;
   const entryId = await writeEntry(db, who, {
     kind: "reading",
+    what: { kind: "reading", tank: tankName(loop.name), figures, slip: slipOf(season, loop.id, figures, before) },
     itemKey: asked?.key ?? null,
-    place: `${loop.name} tank`,
-    title: `${loop.name} tank: read and bring back into band`,
     loopId: loop.id,
-    batchId: null,
-    planned: { stop: TANKS },
-    actual: figures,
     note: "",
   });
-  await many(
+  await run(
     db,
-    `insert into reading (garden_id, loop_id, at, origin, ec_ms_per_cm, ph, water_c, level_l, log_id) values ($1, $2, $3, 'hand', $4, $5, $6, $7, $8)`,
-    [who.gardenId, loop.id, now(), input.ecMsPerCm, input.ph, input.waterC, input.levelL, entryId],
+    `insert into reading (garden_id, loop_id, at, origin, log_id, ${FIGURE_COLUMNS.join(", ")})
+     values ($1, $2, $3, 'hand', $4, $5, $6, $7, $8)`,
+    [who.gardenId, loop.id, now(), entryId, ...TANK_FIGURES.map(({ name }) => figures[name])],
   );
   return entryId;
 });
 
-/** Logs that the slip of the last reading was followed, and takes its stock or salts off the shelf. */
+/** Logs that the slip of a reading was followed, as it was shown, and takes its stock or salts off the shelf. */
 export const doseDone = command("dose", undoSchema, async (db, { entryId }, who) => {
-  const reading = await one<{
-    loopId: number;
-    actual: { ecMsPerCm: number; ph: number; waterC: number; levelL: number };
-  }>(
+  const reading = await one<{ loopId: number; slip: DoseSlip | null }>(
     db,
-    "The reading",
-    `select loop_id as "loopId", actual from log_entry where garden_id = $1 and id = $2 and kind = 'reading' and undone_at is null`,
+    "reading",
+    `select entry.loop_id as "loopId", ${SLIP_OF_READING} as slip from log_entry entry
+      where entry.garden_id = $1 and entry.id = $2 and entry.kind = 'reading' and entry.corrects_id is null
+        and entry.undone_at is null`,
     [who.gardenId, entryId],
   );
+  if (!reading.slip || reading.slip.steps.length === 0) throw new RefusedError({ room: "round", kind: "no-slip" });
   const season = await seasonFor(db, who);
-  const slip = slipFor(season, reading.loopId, reading.actual, null);
-  const loop = season.rows.loops.find((candidate) => candidate.id === reading.loopId)!;
+  const loop = season.garden.loops.find((candidate) => candidate.id === reading.loopId);
+  if (!loop) throw new RefusedError({ room: "round", kind: "tank-gone" });
   const doseId = await writeEntry(db, who, {
     kind: "dose",
+    what: { kind: "dose", tank: tankName(loop.name), steps: reading.slip.steps },
     itemKey: `dose:${entryId}`,
-    place: `${loop.name} tank`,
-    title: `${loop.name} tank: dosed as the slip said`,
     loopId: loop.id,
-    batchId: null,
-    planned: {
-      steps: slip.steps,
-      stop: TANKS,
-    },
-    actual: {},
     note: "",
   });
-  await carryOut(db, who, doseId, slipEffects(slip, loop, season));
+  await carryOut(db, who, doseId, slipEffects(reading.slip, loop));
   return doseId;
 });
 
@@ -147,21 +174,19 @@ export const doseDone = command("dose", undoSchema, async (db, { entryId }, who)
 export const enterStore = command("log", storeReadingSchema, async (db, input, who) => {
   const store = await one<{ name: string; capacityL: number; storedL: number; readOn: number }>(
     db,
-    "The store",
+    "store",
     `select name, capacity_l as "capacityL", stored_l as "storedL", read_on as "readOn" from store where garden_id = $1 and id = $2`,
     [who.gardenId, input.storeId],
   );
   if (input.storedL > store.capacityL)
-    throw new RefusedError(`In store is ${input.storedL} L; ${store.name} holds ${store.capacityL} L.`, "storedL");
+    throw new RefusedError(
+      { room: "round", kind: "over-store", storedL: input.storedL, capacityL: store.capacityL, store: store.name },
+      "storedL",
+    );
   const entryId = await writeEntry(db, who, {
     kind: "store",
+    what: { kind: "store", store: store.name, storedL: input.storedL },
     itemKey: store.readOn < who.today ? `store:${input.storeId}` : null,
-    place: "Gate and store",
-    title: `Read the level of ${store.name}`,
-    loopId: null,
-    batchId: null,
-    planned: { stop: GATE },
-    actual: { storedL: input.storedL },
     note: "",
   });
   await carryOut(db, who, entryId, [
@@ -177,76 +202,89 @@ export const enterStore = command("log", storeReadingSchema, async (db, input, w
   return entryId;
 });
 
-export const addNote = command("log", noteSchema, (db, input, who) =>
-  writeEntry(db, who, {
-    ...input,
-    kind: "note",
-    itemKey: null,
-    loopId: null,
-    batchId: null,
-    planned: {},
-    actual: {},
-  }),
+/** Enters a catch-can test of a line. */
+export const enterCatchCans = command("log", catchCanSchema, async (db, input, who) => {
+  const { garden } = await seasonFor(db, who);
+  const stand = garden.stands.find(({ id }) => id === input.standId);
+  if (!stand) throw new RefusedError({ room: "round", kind: "stand-gone" });
+  const loop = garden.loops.find(({ id }) => id === stand.loopId);
+  const runHoursPerDay = loop ? timerMinutes(loop.timer) / 60 : 0;
+  return writeEntry(db, who, {
+    kind: "catch-cans",
+    what: { kind: "catch-cans", stand: stand.name, runHoursPerDay, ...input },
+    loopId: stand.loopId,
+    note: "",
+  });
+});
+
+export const addNote = command("log", noteSchema, (db, { title, place, day, note }, who) =>
+  writeEntry(db, who, { kind: "note", what: { kind: "note", title, place }, day, note }),
 );
 
-/** Corrects figures of an entry: the right ones stand in a new entry, the first ones stay where they are. */
+/** Corrects figures of an entry: the right ones go into a new entry, the first ones stay where they are. */
 export const correctEntry = command("log", correctionSchema, async (db, input, who) => {
   const first = await one<{
     id: number;
-    day: number;
-    kind: string;
-    place: string;
-    title: string;
+    day: Day;
+    kind: LogKind;
     loopId: number | null;
     batchId: number | null;
-    actual: Record<string, unknown>;
+    what: Logged;
   }>(
     db,
-    "The entry",
-    `select id, day, kind, place, title, loop_id as "loopId", batch_id as "batchId", actual from log_entry
+    "entry",
+    `select id, day, kind, loop_id as "loopId", batch_id as "batchId", what from log_entry
       where garden_id = $1 and id = $2 and corrects_id is null and undone_at is null`,
     [who.gardenId, input.entryId],
   );
+  const figures = figuresOfEntry(first.what);
   for (const key of Object.keys(input.values))
-    if (!(key in first.actual)) throw new RefusedError(`This entry has no figure "${key}" to correct.`, key);
-  const { ecMsPerCm, ph, waterC, levelL } = input.values;
-  await many(
-    db,
-    `update reading set ec_ms_per_cm = coalesce($3, ec_ms_per_cm), ph = coalesce($4, ph), water_c = coalesce($5, water_c), level_l = coalesce($6, level_l)
-      where garden_id = $1 and log_id = $2`,
-    [who.gardenId, first.id, ecMsPerCm ?? null, ph ?? null, waterC ?? null, levelL ?? null],
-  );
+    if (!(key in figures)) throw new RefusedError({ room: "round", kind: "no-such-figure", name: key }, key);
+  const corrected = TANK_FIGURES.filter(({ name }) => name in input.values);
+  if (corrected.length > 0)
+    await run(
+      db,
+      `update reading set ${corrected.map(({ column }, index) => `${column} = $${index + 3}`).join(", ")}
+        where garden_id = $1 and log_id = $2`,
+      [who.gardenId, first.id, ...corrected.map(({ name }) => input.values[name])],
+    );
+  const slip =
+    first.what.kind === "reading"
+      ? await slipOfCorrected(db, who, first.loopId, { ...first.what.figures, ...input.values })
+      : null;
   return writeEntry(db, who, {
-    ...first,
-    itemKey: null,
-    planned: { first: first.actual },
-    actual: input.values,
+    what: { kind: "correction", values: input.values, slip },
+    kind: first.kind,
+    day: first.day,
+    loopId: first.loopId,
+    batchId: first.batchId,
     note: input.note,
     correctsId: first.id,
   });
 });
 
-/** What changes the water of a tank is for those who may dose, done or taken back. */
-function isDose(kind: string): boolean {
-  return ["dose", "mix", "top-up"].includes(kind);
+/** The slip of a reading with its figures put right; null where its tank is gone. */
+async function slipOfCorrected(
+  db: Db,
+  who: Session,
+  loopId: number | null,
+  figures: TankFigures,
+): Promise<DoseSlip | null> {
+  const season = await seasonFor(db, who);
+  if (loopId === null || !season.garden.loops.some(({ id }) => id === loopId)) return null;
+  return slipOf(season, loopId, figures, null);
 }
 
 async function carryOut(db: Db, who: Session, entryId: number, effects: readonly Effect[]): Promise<void> {
   const done: Effect[] = [];
   for (const effect of effects) done.push(await apply(db, who.gardenId, entryId, effect));
-  if (done.length > 0)
-    await many(
-      db,
-      `update log_entry set actual = actual || jsonb_build_object('effects', $3::jsonb) where garden_id = $1 and id = $2`,
-      [who.gardenId, entryId, JSON.stringify(done)],
-    );
+  if (done.length > 0) await keepEffects(db, who, entryId, done);
 }
 
 async function findItem(db: Db, who: Session, key: string) {
   const season = await seasonFor(db, who);
   const { items } = await roundOf(db, season);
   const item = items.find((candidate) => candidate.key === key);
-  if (!item)
-    throw new RefusedError("This item is not on today's round any more: it was done, or the plan has changed.");
+  if (!item) throw new RefusedError({ room: "round", kind: "not-on-round" });
   return { item, season };
 }

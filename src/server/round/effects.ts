@@ -1,19 +1,12 @@
+import type { Effect } from "@/core/garden/effects";
 import { isoFromDay, type Day } from "@/core/units/day";
-import { maybeOne, many, type Db } from "../db/pool";
-
-/** What doing an item changes besides the log. Kept with the log entry, so that undo takes back exactly this. */
-export type Effect =
-  | { readonly kind: "stage"; readonly batchId: number; readonly position: number; readonly day: Day; readonly plants: number }
-  | { readonly kind: "stock"; readonly loopId: number; readonly letter: "A" | "B"; readonly changeL: number }
-  | { readonly kind: "salt"; readonly saltId: number; readonly changeG: number }
-  | { readonly kind: "cleared"; readonly batchId: number; readonly day: Day }
-  | { readonly kind: "store"; readonly storeId: number; readonly storedL: number; readonly day: Day; readonly beforeL: number; readonly beforeDay: Day }; // prettier-ignore
+import { type Db, maybeOne, run } from "../db/pool";
 
 /** Carries an effect out. @returns what really changed: a stock cannot go below empty or above full */
 export async function apply(db: Db, gardenId: number, logId: number, effect: Effect): Promise<Effect> {
   switch (effect.kind) {
     case "stage":
-      await many(
+      await run(
         db,
         `insert into batch_stage (garden_id, batch_id, position, begun_on, plants, log_id) values ($1, $2, $3, $4::date, $5, $6)`,
         [gardenId, effect.batchId, effect.position, isoFromDay(effect.day), effect.plants, logId],
@@ -24,7 +17,7 @@ export async function apply(db: Db, gardenId: number, logId: number, effect: Eff
     case "salt":
       return { ...effect, changeG: await changeSalt(db, gardenId, effect) };
     case "cleared":
-      await many(db, `update batch set cleared_day = $3::date where garden_id = $1 and id = $2`, [
+      await run(db, `update batch set cleared_day = $3::date where garden_id = $1 and id = $2`, [
         gardenId,
         effect.batchId,
         isoFromDay(effect.day),
@@ -40,7 +33,7 @@ export async function apply(db: Db, gardenId: number, logId: number, effect: Eff
 export async function revert(db: Db, gardenId: number, effect: Effect): Promise<void> {
   switch (effect.kind) {
     case "stage":
-      await many(db, `delete from batch_stage where garden_id = $1 and batch_id = $2 and position = $3`, [
+      await run(db, `delete from batch_stage where garden_id = $1 and batch_id = $2 and position = $3`, [
         gardenId,
         effect.batchId,
         effect.position,
@@ -53,10 +46,7 @@ export async function revert(db: Db, gardenId: number, effect: Effect): Promise<
       await changeSalt(db, gardenId, { ...effect, changeG: -effect.changeG });
       return;
     case "cleared":
-      await many(db, `update batch set cleared_day = null where garden_id = $1 and id = $2`, [
-        gardenId,
-        effect.batchId,
-      ]);
+      await run(db, `update batch set cleared_day = null where garden_id = $1 and id = $2`, [gardenId, effect.batchId]);
       return;
     case "store":
       await setStore(db, gardenId, effect.storeId, effect.beforeL, effect.beforeDay);
@@ -91,7 +81,7 @@ async function changeSalt(db: Db, gardenId: number, effect: { saltId: number; ch
 }
 
 async function setStore(db: Db, gardenId: number, storeId: number, storedL: number, day: Day): Promise<void> {
-  await many(db, `update store set stored_l = $3, read_on = $4::date where garden_id = $1 and id = $2`, [
+  await run(db, `update store set stored_l = $3, read_on = $4::date where garden_id = $1 and id = $2`, [
     gardenId,
     storeId,
     storedL,

@@ -1,28 +1,13 @@
 import Joi from "joi";
 import type { Day } from "@/core/units/day";
 import { day, fieldErrors, STRICT } from "../session/validation";
+import { LOG_KINDS, type LogKind } from "@/core/round/log";
 import type { LogFilter } from "./queries";
 
-export const LOG_KINDS = [
-  "reading",
-  "dose",
-  "mix",
-  "top-up",
-  "sow",
-  "move",
-  "pick",
-  "wash",
-  "store",
-  "order",
-  "skip",
-  "count",
-  "loss",
-  "note",
-] as const;
 const SHOWN = 200;
 const DEFAULT_DAYS = 14;
 
-const schema = Joi.object<{ from: Day; to: Day; kind?: string; search?: string }>({
+const schema = Joi.object<{ from: Day; to: Day; kind?: LogKind; search?: string }>({
   from: day("From"),
   to: day("Until"),
   kind: Joi.valid("", ...LOG_KINDS)

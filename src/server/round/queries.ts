@@ -1,37 +1,34 @@
+import type { CatchCanFact, Picked, TankState } from "@/core/garden/facts";
+import type { LogEntry, LogKind } from "@/core/round/log";
 import type { Day } from "@/core/units/day";
-import { many, type Db } from "../db/pool";
-
-export interface LogEntry {
-  readonly id: number;
-  readonly at: Date;
-  readonly day: Day;
-  readonly kind: string;
-  readonly itemKey: string | null;
-  readonly place: string;
-  readonly title: string;
-  readonly loopId: number | null;
-  readonly batchId: number | null;
-  readonly planned: Readonly<Record<string, unknown>>;
-  readonly actual: Readonly<Record<string, unknown>>;
-  readonly note: string;
-  readonly correctsId: number | null;
-  readonly undoneAt: Date | null;
-  readonly personName: string;
-}
+import { many, maybeOne, type Db } from "../db/pool";
 
 export interface LogFilter {
   readonly from: Day;
   readonly to: Day;
-  readonly kind: string | null;
+  readonly kind: LogKind | null;
   readonly search: string | null;
   readonly limit: number;
 }
 
-const ENTRY = `entry.id, entry.at, entry.day, entry.kind, entry.item_key as "itemKey", entry.place, entry.title,
-  entry.loop_id as "loopId", entry.batch_id as "batchId", entry.planned, entry.actual, entry.note,
-  entry.corrects_id as "correctsId", entry.undone_at as "undoneAt", person.name as "personName"`;
+/** The slip of a reading, as it was worked out when the reading was entered or put right. */
+export const SLIP_OF_READING = `coalesce(
+  (select nullif(correction.what -> 'slip', 'null') from log_entry correction
+    where correction.garden_id = entry.garden_id and correction.corrects_id = entry.id and correction.what -> 'slip' <> 'null'
+    order by correction.id desc limit 1),
+  nullif(entry.what -> 'slip', 'null'))`;
 
-/** Log entries, newest first; words are looked for in title, place, note and name. */
+/** What of an entry is looked through for words: all its texts. */
+const TEXTS = `concat_ws(' ', entry.kind, entry.note, person.name,
+  (select string_agg(part #>> '{}', ' ') from jsonb_path_query(entry.what - '{slip,steps}'::text[], 'strict $.**') part
+    where jsonb_typeof(part) = 'string'))`;
+
+const ENTRY = `entry.id, entry.at, entry.day, entry.kind, entry.item_key as "itemKey",
+  entry.loop_id as "loopId", entry.batch_id as "batchId", entry.what, entry.note,
+  entry.corrects_id as "correctsId", entry.undone_at as "undoneAt", person.name as "personName",
+  case when entry.kind = 'reading' and entry.corrects_id is null then ${SLIP_OF_READING} end as slip`;
+
+/** Log entries, newest first; each word that is looked for is in what was done, in the note or in the name. */
 export function logEntries(db: Db, gardenId: number, filter: LogFilter): Promise<LogEntry[]> {
   return many<LogEntry>(
     db,
@@ -39,9 +36,98 @@ export function logEntries(db: Db, gardenId: number, filter: LogFilter): Promise
       where entry.garden_id = $1
         and entry.day between date '1970-01-01' + $2::integer and date '1970-01-01' + $3::integer
         and ($4::text is null or entry.kind = $4)
-        and ($5::text is null or position(lower($5) in lower(entry.title || ' ' || entry.place || ' ' || entry.note || ' ' || person.name)) > 0)
+        and ($5::text is null or not exists (
+              select from regexp_split_to_table(lower($5), '\\s+') word where position(word in lower(${TEXTS})) = 0))
       order by entry.day desc, entry.at desc, entry.id desc limit $6`,
     [gardenId, filter.from, filter.to, filter.kind, filter.search, filter.limit],
+  );
+}
+
+/** One entry of the log. */
+export function entryById(db: Db, gardenId: number, id: number): Promise<LogEntry | null> {
+  return maybeOne<LogEntry>(
+    db,
+    `select ${ENTRY} from log_entry entry join person on person.id = entry.person_id
+      where entry.garden_id = $1 and entry.id = $2`,
+    [gardenId, id],
+  );
+}
+
+/** Every tank that has been read, with its slip's verdict and the dose that followed. */
+export function tankStates(db: Db, gardenId: number): Promise<TankState[]> {
+  return many<TankState>(
+    db,
+    `select loop.id as "loopId", reading.id as "readingId", reading.day as "readingDay", reading.slip ->> 'verdict' as verdict,
+            exists (select from log_entry skip where skip.garden_id = $1 and skip.item_key = 'bring-back:' || reading.id
+                                                 and skip.kind = 'skip' and skip.undone_at is null) as "skipped",
+            dose.id as "doseId", dose.at as "doseAt", dose.day as "doseDay"
+       from loop
+      cross join lateral (
+        select entry.id, entry.at, entry.day, ${SLIP_OF_READING} as slip from log_entry entry
+         where entry.garden_id = $1 and entry.loop_id = loop.id and entry.kind = 'reading' and entry.corrects_id is null
+           and entry.undone_at is null
+         order by entry.at desc, entry.id desc limit 1
+      ) reading
+       left join lateral (
+        select entry.id, entry.at, entry.day from log_entry entry
+         where entry.garden_id = $1 and entry.loop_id = loop.id and entry.kind = 'dose' and entry.undone_at is null
+           and entry.at >= reading.at and entry.id > reading.id
+         order by entry.at desc, entry.id desc limit 1
+      ) dose on true
+      where loop.garden_id = $1`,
+    [gardenId],
+  );
+}
+
+const CATCH_CANS = `entry.id as "entryId", entry.day, (entry.what ->> 'standId')::integer as "standId",
+  (entry.what ->> 'line')::integer as line, entry.what -> 'volumesMl' as "volumesMl",
+  (entry.what ->> 'durationS')::double precision as "durationS",
+  (entry.what ->> 'nominalFlowLph')::double precision as "nominalFlowLph",
+  (entry.what ->> 'runHoursPerDay')::double precision as "runHoursPerDay"`;
+
+/** The last catch-can test of each line whose finds were not put right. */
+export function catchCans(db: Db, gardenId: number): Promise<CatchCanFact[]> {
+  return many<CatchCanFact>(
+    db,
+    `select * from (
+       select distinct on (entry.what -> 'standId', entry.what -> 'line')
+              ${CATCH_CANS}
+         from log_entry entry
+        where entry.garden_id = $1 and entry.kind = 'catch-cans' and entry.undone_at is null
+        order by entry.what -> 'standId', entry.what -> 'line', entry.at desc, entry.id desc
+     ) test
+      where not exists (select from log_entry flush where flush.garden_id = $1 and flush.kind = 'flush'
+                           and flush.item_key = 'flush:' || test."entryId" and flush.undone_at is null)`,
+    [gardenId],
+  );
+}
+
+/** The catch-can tests of a stand, newest first. */
+export function catchCansOf(db: Db, gardenId: number, standId: number): Promise<CatchCanFact[]> {
+  return many<CatchCanFact>(
+    db,
+    `select ${CATCH_CANS} from log_entry entry
+      where entry.garden_id = $1 and entry.kind = 'catch-cans' and entry.undone_at is null
+        and (entry.what ->> 'standId')::integer = $2
+      order by entry.at desc, entry.id desc limit 60`,
+    [gardenId, standId],
+  );
+}
+
+/** What was picked from a day on, with corrected figures. */
+export function picked(db: Db, gardenId: number, from: Day): Promise<Picked[]> {
+  return many<Picked>(
+    db,
+    `select split_part(entry.item_key, ':', 2)::integer as "orderId", split_part(entry.item_key, ':', 3)::integer as "batchId",
+            split_part(entry.item_key, ':', 4)::integer as day,
+            coalesce((select (correction.what -> 'values' ->> 'done')::double precision from log_entry correction
+                       where correction.garden_id = $1 and correction.corrects_id = entry.id and correction.what -> 'values' ? 'done'
+                       order by correction.id desc limit 1),
+                     (entry.what ->> 'done')::double precision, 0) as units
+       from log_entry entry
+      where entry.garden_id = $1 and entry.kind = 'pick' and entry.undone_at is null and entry.corrects_id is null
+        and entry.day >= date '1970-01-01' + $2::integer and entry.item_key ~ '^pick:[0-9]+:[0-9]+:[0-9]+$'`,
+    [gardenId, from],
   );
 }
 

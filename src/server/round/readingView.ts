@@ -1,17 +1,22 @@
-import type { DoseSlip } from "@/core/feed/doseSlip";
-import type { Season } from "../batches/season";
+import { figuresOf, type TankFigures } from "@/core/feed/tankFigures";
+import type { MeterRow } from "@/core/garden/garden";
+import type { DoseSlip } from "@/core/feed/slip";
+import { tankName } from "@/core/water/tankName";
+import type { Season } from "../garden/season";
+import type { RoundItem } from "@/core/round/types";
 import { now } from "../session/clock";
 import { read } from "../session/read";
 import { dailyReadings, lastReadings } from "../water/queries";
-import type { LogEntry } from "./queries";
-import { slipFor, type TankFigures } from "./slip";
+import { entryById } from "./queries";
+import type { LogEntry } from "@/core/round/log";
 
 /** A tank as its panel shows it: bands, last meter figures, its last days, and the slip once it has been read. */
 export interface ReadingView {
   readonly loopId: number;
-  readonly name: string;
+  /** "Leaf tank"; a name that says tank already is not made to say it twice. */
+  readonly tankName: string;
   readonly tankL: number;
-  readonly workingL: number;
+  readonly normalFillL: number;
   readonly bands: {
     readonly ecLow: number;
     readonly ecHigh: number;
@@ -27,6 +32,15 @@ export interface ReadingView {
   }[];
   readonly slip: DoseSlip | null;
   readonly noRecipe: boolean;
+  /** Meters of the garden, to say which one was read. */
+  readonly meters: readonly MeterRow[];
+  readonly sources: readonly { readonly id: number; readonly name: string }[];
+}
+
+/** The reading that an item follows on. */
+export async function readingOf({ task }: RoundItem): Promise<LogEntry | undefined> {
+  if (task.kind !== "bring-back") return undefined;
+  return read(async (db, { gardenId }) => (await entryById(db, gardenId, task.entryId)) ?? undefined);
 }
 
 const HISTORY_DAYS = 28;
@@ -36,34 +50,28 @@ export async function readingView(
   loopId: number,
   entry: LogEntry | undefined,
 ): Promise<ReadingView | null> {
-  const loop = season.rows.loops.find((candidate) => candidate.id === loopId);
+  const loop = season.garden.loops.find((candidate) => candidate.id === loopId);
   if (!loop) return null;
   const { gardenId } = season.who;
   const recipe = season.feeds.get(loopId)?.recipe;
   const until = now();
   const from = new Date(until.getTime() - HISTORY_DAYS * 86_400_000);
   const { days, latest } = await read(async (db) => ({
-    days: await dailyReadings(db, gardenId, loopId, from, until),
+    days: await dailyReadings(db, gardenId, loopId, { from, until, timeZone: season.who.timeZone }),
     latest: await lastReadings(db, gardenId, until),
   }));
   const last = latest.find((reading) => reading.loopId === loopId);
-  const before = days.at(-2);
-  const figures = entry?.kind === "reading" ? (entry.actual as unknown as TankFigures) : null;
-  const known =
-    before && before.ecMsPerCm !== null && before.levelL !== null
-      ? { ecMsPerCm: before.ecMsPerCm, levelL: before.levelL }
-      : null;
   return {
     loopId,
-    name: loop.name,
+    tankName: tankName(loop.name),
     tankL: loop.tankL,
-    workingL: loop.workingL,
+    normalFillL: loop.normalFillL,
     bands: recipe ? { ecLow: recipe.ecLow, ecHigh: recipe.ecHigh, phLow: recipe.phLow, phHigh: recipe.phHigh } : null,
-    meter: last && last.ecMsPerCm !== null && last.ph !== null && last.waterC !== null && last.levelL !== null
-      ? { ecMsPerCm: last.ecMsPerCm, ph: last.ph, waterC: last.waterC, levelL: last.levelL }
-      : null, // prettier-ignore
+    meter: last ? figuresOf(last) : null,
     days,
-    slip: figures && recipe ? slipFor(season, loopId, figures, known) : null,
+    slip: entry?.slip ?? null,
     noRecipe: !recipe,
+    meters: season.garden.meters,
+    sources: season.garden.sources.map(({ id, name }) => ({ id, name })),
   };
 }

@@ -1,16 +1,24 @@
 import Joi from "joi";
+import type { CatchCanTest } from "@/core/water/catchCans";
+import { TANK_FIGURES, type TankFigures } from "@/core/feed/tankFigures";
+import { DIMENSIONS, type Dimension } from "@/core/units/dimensions";
 import { day, measure, note, rowId, text, whole } from "../session/validation";
 
 export interface TickInput {
   readonly key: string;
   /** What was really done, where it differs from the plan: plants, cells, units, litres. */
   readonly actual: number | null;
+  /** When a line is cleared: units that were still picked, and units that were thrown away. */
+  readonly picked?: number;
+  readonly thrownAway?: number;
   readonly note: string;
 }
 
 export const tickSchema = Joi.object<TickInput>({
   key: text("Item", 80),
-  actual: measure("Really done", 0, 1_000_000, "").allow(null),
+  actual: measure("Actually done", 0, 1_000_000, "").allow(null),
+  picked: measure("Picked", 0, 1_000_000, "").optional(),
+  thrownAway: measure("Thrown away", 0, 1_000_000, "").optional(),
   note: note("Note"),
 });
 
@@ -24,24 +32,32 @@ export const undoSchema = Joi.object<{ entryId: number }>({
   entryId: whole("Entry", 1, Number.MAX_SAFE_INTEGER),
 });
 
-export interface ReadingInput {
+export interface ReadingInput extends TankFigures {
   readonly loopId: number;
-  readonly ecMsPerCm: number;
-  readonly ph: number;
-  readonly waterC: number;
-  readonly levelL: number;
   /** Set when a suspected slip of unit was asked about and confirmed. */
   readonly sure: boolean;
 }
 
+const dimensionUnit = (dimension: Dimension) => DIMENSIONS[dimension][0]!.symbol;
+
+/** A schema for each figure of a tank, by its name. */
+const tankFigures = Object.fromEntries(
+  TANK_FIGURES.map(({ name, label, dimension, least, greatest }) => [
+    name,
+    measure(label, least, greatest, dimensionUnit(dimension)),
+  ]),
+);
+
 export const readingSchema = Joi.object<ReadingInput>({
   loopId: rowId("Tank"),
-  ecMsPerCm: measure("EC", 0, 20, "mS/cm"),
-  ph: measure("pH", 0, 14, ""),
-  waterC: measure("Water", -5, 60, "°C"),
-  levelL: measure("Level", 0, 1_000_000, "L"),
+  // A reading may lack any of its figures: a meter is out, a float is stuck.
+  ...Object.fromEntries(Object.entries(tankFigures).map(([name, schema]) => [name, schema.allow(null)])),
   sure: Joi.boolean().required(),
-});
+}).custom((reading: ReadingInput, helpers) =>
+  TANK_FIGURES.some(({ name }) => reading[name] !== null)
+    ? reading
+    : helpers.message({ custom: "Nothing was read: write at least one figure" }),
+);
 
 export interface StoreReadingInput {
   readonly storeId: number;
@@ -50,6 +66,27 @@ export interface StoreReadingInput {
 export const storeReadingSchema = Joi.object<StoreReadingInput>({
   storeId: rowId("Store"),
   storedL: measure("In store", 0, 100_000_000, "L"),
+});
+
+export interface CatchCanInput extends Omit<CatchCanTest, "runHoursPerDay"> {
+  readonly standId: number;
+  readonly line: number;
+}
+export const catchCanSchema = Joi.object<CatchCanInput>({
+  standId: rowId("Stand"),
+  line: whole("Line", 1, 100_000),
+  volumesMl: Joi.array()
+    .items(measure("Caught", 0, 100_000, "mL").optional())
+    .min(4)
+    .max(400)
+    .required()
+    .label("Caught")
+    .messages({
+      "array.min": "Write what at least 4 cans caught: fewer tell nothing of a line",
+      "array.max": "Caught has more than 400 figures",
+    }),
+  durationS: measure("Time under the emitters", 10, 86_400, "s"),
+  nominalFlowLph: measure("Emitter flow", 0.01, 1000, "L/h"),
 });
 
 export interface NoteInput {
@@ -71,14 +108,13 @@ export interface CorrectionInput {
   readonly note: string;
 }
 /** Each figure that a log entry may hold, with the range in which it can be corrected. */
-export const LOG_FIGURES = {
-  ecMsPerCm: measure("EC", 0, 20, "mS/cm"),
-  ph: measure("pH", 0, 14, ""),
-  waterC: measure("Water", -5, 60, "°C"),
-  levelL: measure("Level", 0, 1_000_000, "L"),
+export const LOG_FIGURES: Readonly<Record<string, Joi.NumberSchema>> = {
+  ...tankFigures,
   storedL: measure("In store", 0, 100_000_000, "L"),
-  done: measure("Really done", 0, 1_000_000, ""),
-} as const;
+  picked: measure("Picked", 0, 1_000_000, ""),
+  thrownAway: measure("Thrown away", 0, 1_000_000, ""),
+  done: measure("Actually done", 0, 1_000_000, ""),
+};
 
 export const correctionSchema = Joi.object<CorrectionInput>({
   entryId: whole("Entry", 1, Number.MAX_SAFE_INTEGER),

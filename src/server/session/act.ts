@@ -1,9 +1,9 @@
 import { randomUUID } from "node:crypto";
-import { many, type Db } from "../db/pool";
-import { RefusedError } from "./command";
+import { type Db, many, run } from "../db/pool";
+import { RefusedError } from "./refusal";
 import { keyedHash, seal, unseal } from "./cookie";
 import { onBehalf } from "./onBehalf";
-import type { ActionResult } from "./result";
+import type { ActionResult, Also } from "./result";
 import type { Session } from "./session";
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/u;
@@ -11,7 +11,7 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/u;
 /** The id that a browser gave to an act, or a new one where it gave none. @throws RefusedError for what is no id */
 export function actOf(given: unknown): string {
   if (given === undefined || given === null) return randomUUID();
-  if (typeof given !== "string" || !UUID.test(given)) throw new RefusedError("The act has no id that can be kept.");
+  if (typeof given !== "string" || !UUID.test(given)) throw new RefusedError({ room: "any", kind: "act-without-id" });
   return given;
 }
 
@@ -22,8 +22,16 @@ interface Act<Input> {
   readonly secret: boolean;
 }
 
+/** An answer with what somebody else changed of the same. */
+export class Told {
+  constructor(
+    readonly value: unknown,
+    readonly also: Also,
+  ) {}
+}
+
 /** What the table keeps of an answer. */
-type Kept = { readonly value?: unknown } | { readonly sealed: string };
+type Kept = { readonly value?: unknown; readonly also?: Also } | { readonly sealed: string };
 
 /**
  * Does a piece of work once: in one transaction, with its answer kept under the id of the act. Asked again with the same
@@ -45,19 +53,20 @@ export async function inAct<Input, Value>(
       personId,
       hash,
     ]);
-    if (done && !done.same) throw new RefusedError("This id was used for something else already.", undefined, 409);
-    if (done) return { ok: true, value: (await opened(done.answer)) as Value, act };
-    const value = await work(db);
-    const kept: Kept = secret ? { sealed: await seal(value) } : { value };
-    await many(db, "update act set answer = $3 where garden_id = $1 and id = $2", [
-      gardenId,
-      act,
-      JSON.stringify(kept),
-    ]);
-    return { ok: true, value, act };
+    if (done && !done.same) throw new RefusedError({ room: "any", kind: "act-used" }, undefined, 409);
+    if (done) return answerOf((await opened(done.answer)) as { value?: Value; also?: Also }, act);
+    const answer = await work(db);
+    const told = answer instanceof Told ? answer : { value: answer };
+    const kept: Kept = secret ? { sealed: await seal(told.value) } : { ...told };
+    await run(db, "update act set answer = $3 where garden_id = $1 and id = $2", [gardenId, act, JSON.stringify(kept)]);
+    return answerOf(told as { value: Value; also?: Also }, act);
   });
 }
 
+function answerOf<Value>({ value, also }: { value?: Value; also?: Also }, act: string): ActionResult<Value> {
+  return { ok: true, value: value as Value, act, ...(also && { also }) };
+}
+
 async function opened(kept: Kept): Promise<unknown> {
-  return "sealed" in kept ? unseal(kept.sealed) : kept.value;
+  return "sealed" in kept ? { value: await unseal(kept.sealed) } : kept;
 }

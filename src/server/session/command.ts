@@ -1,87 +1,64 @@
+import { InputError, RefusedError } from "./refusal";
 import type Joi from "joi";
-import { may, whoMay, type Right } from "@/core/people/rights";
-import { databaseAway, refusedBecause } from "../db/errors";
+import type { Right } from "@/core/people/rights";
+import { databaseDown, refusedBecause } from "../db/errors";
 import { NotFoundError, type Db } from "../db/pool";
 import { StaleError } from "../db/save";
 import { actOf, inAct } from "./act";
 import { log } from "./log";
+import { requireRight } from "./rights";
+import type { Refused } from "./refused";
 import type { Action, ActionResult, Refusal, RefusalStatus } from "./result";
 import { session, SignedOutError, type Session } from "./session";
 import { fieldErrors, STRICT } from "./validation";
 
-/** An input that can be read but makes no sense for this garden; shown beside the field. */
-export class RefusedError extends Error {
-  constructor(
-    message: string,
-    readonly field?: string,
-    readonly status: RefusalStatus = 400,
-  ) {
-    super(message);
-  }
-}
-
-/** Refuses whoever has not the right; for what depends on the input. */
-export function requireRight(who: Session, right: Right): void {
-  if (!may(who.role, right))
-    throw new RefusedError(`As a ${who.role} you may not do this; ${whoMay(right)} may.`, undefined, 403);
-}
-
 /** A keeper's acts want the password once more when it was typed longer ago than this. */
 const CONFIRMED_MS = 3_600_000;
 
-/** The password has to be typed again first: it was typed too long ago for what is asked. */
-export class ConfirmError extends Error {
-  constructor() {
-    super("Type your password once more: this opens or closes doors.");
-  }
-}
-
 function requireConfirmed({ confirmedAt }: Session): void {
-  if (Date.now() - confirmedAt.getTime() > CONFIRMED_MS) throw new ConfirmError();
+  if (Date.now() - confirmedAt.getTime() > CONFIRMED_MS)
+    throw new RefusedError({ room: "any", kind: "password-again" }, undefined, 403);
 }
 
 export interface CommandOptions {
-  /** Opens or closes doors: the password must have been typed within the hour. */
+  /** Changes who can get in: the password must have been typed within the hour. */
   readonly confirm?: true;
   /** Its answer holds a secret, and is kept sealed. */
   readonly secret?: boolean;
+  /** Works in a what-if as well: what it changes is the what-if, or its own matter. */
+  readonly inWhatIf?: true;
 }
 
 /**
  * Makes a server action of a right, a schema and a piece of work: whoever asks must be signed in and have the right, the
  * input is validated, the work runs in one transaction for the garden of the session, and every refusal comes back as
- * words beside the field. Nothing is half-saved. The browser's id for the act is kept with the answer.
+ * a finding beside the field. Nothing is half-saved. The browser's id for the act is kept with the answer.
  */
 export function command<Input, Value = undefined>(
   right: Right,
   schema: Joi.ObjectSchema<Input>,
   work: (db: Db, input: Input, who: Session) => Promise<Value>,
-  { confirm, secret = false }: CommandOptions = {},
+  { confirm, secret = false, inWhatIf }: CommandOptions = {},
 ): Action<Value> {
   return (input, act) =>
     answered(async () => {
       const who = await session();
       requireRight(who, right);
+      // What happened, what is on the shelf and who is a member are never part of a what-if.
+      if (who.whatIf !== null && !inWhatIf) throw new RefusedError({ room: "any", kind: "not-in-what-if" });
       if (confirm) requireConfirmed(who);
       const checked = checkedInput(schema, input);
       return inAct({ who, act: actOf(act), input: checked, secret }, (db) => work(db, checked, who));
     });
 }
 
-/** The same for those who stand before the door: signing in, taking up an invitation, the first start. */
+/** The same for those who are not signed in: signing in, taking up an invitation, the first start. */
 export function openCommand<Input, Value = undefined>(
   schema: Joi.ObjectSchema<Input>,
   work: (input: Input, act: string) => Promise<Value>,
 ): Action<Value> {
   return (input, act) =>
     answered(async () => ({ ok: true, value: await work(checkedInput(schema, input), actOf(act)) }));
-}
-
-/** Fields that need another look, each with its reason. */
-export class InputError extends Error {
-  constructor(readonly fields: Readonly<Record<string, string>>) {
-    super("Not saved: some fields need another look.");
-  }
 }
 
 function checkedInput<Input>(schema: Joi.ObjectSchema<Input>, input: unknown): Input {
@@ -99,22 +76,29 @@ async function answered<Value>(work: () => Promise<ActionResult<Value>>): Promis
 }
 
 function refusal(error: unknown): Refusal {
-  const refuse = (status: RefusalStatus, message: string, fields: Refusal["fields"] = {}): Refusal => ({ ok: false, status, message, fields }); // prettier-ignore
-  if (error instanceof SignedOutError) return refuse(401, error.message);
-  if (error instanceof ConfirmError) return { ...refuse(403, error.message), confirm: true };
-  if (error instanceof InputError) return refuse(400, error.message, error.fields);
-  if (error instanceof StaleError) return { ...refuse(409, error.message), stale: error.stale };
+  const refuse = (status: RefusalStatus, reason: Refused, more: Partial<Refusal> = {}): Refusal => ({
+    ok: false,
+    status,
+    reason,
+    ...more,
+  });
+  if (error instanceof SignedOutError) return refuse(401, { room: "any", kind: "signed-out" });
+  if (error instanceof InputError) return refuse(400, { room: "any", kind: "fields" }, { fields: error.fields });
+  if (error instanceof StaleError)
+    return refuse(409, { room: "any", kind: "stale", by: error.stale.by }, { stale: error.stale });
   if (error instanceof RefusedError)
-    return refuse(error.status, error.message, error.field ? { [error.field]: error.message } : {});
-  if (error instanceof NotFoundError) return refuse(404, error.message);
-  if (error instanceof RangeError) return refuse(400, error.message);
+    return refuse(error.status, error.reason, {
+      ...(error.field !== undefined && { field: error.field }),
+      ...(error.reason.kind === "password-again" && { confirm: true }),
+    });
+  if (error instanceof NotFoundError) return refuse(404, { room: "any", kind: "gone", what: error.what });
+  if (error instanceof RangeError) {
+    // What the core refuses is named for developers; whoever typed reads it in plain words.
+    log.warn({ error }, "an action was refused by the core");
+    return refuse(400, { room: "any", kind: "outside-range" });
+  }
   const refused = refusedBecause(error);
-  if (refused) return refuse(400, refused.message, refused.field ? { [refused.field]: refused.message } : {});
-  log.error({ error, away: databaseAway(error) }, "an action failed");
-  return refuse(
-    503,
-    databaseAway(error)
-      ? "Not saved: the database does not answer. What you typed is still here; try again in a moment."
-      : "Not saved: something failed here. What you typed is still here; nothing was half-saved.",
-  );
+  if (refused) return refuse(400, refused.reason, refused.field === undefined ? {} : { field: refused.field });
+  log.error({ error, away: databaseDown(error) }, "an action failed");
+  return refuse(503, { room: "any", kind: databaseDown(error) ? "database-away" : "failed" });
 }

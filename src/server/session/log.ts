@@ -1,6 +1,6 @@
 import pino from "pino";
 
-/** Structured lines. What could open a door never gets into them. */
+/** Structured lines. What could let somebody in never gets into them. */
 export function logTo(destination: pino.DestinationStream): pino.Logger {
   return pino(
     {
@@ -21,7 +21,14 @@ export const log = logTo(pino.destination({ dest: 2, sync: false }));
 function wordsOfError(error: unknown) {
   if (!(error instanceof Error)) return { message: String(error).slice(0, 300) };
   const { code, constraint, table } = error as { code?: string; constraint?: string; table?: string };
-  return { name: error.name, message: withoutSecrets(error.message), code, constraint, table, stack: error.stack?.split("\n").slice(1, 6).join("\n") }; // prettier-ignore
+  return {
+    name: error.name,
+    message: withoutSecrets(error.message),
+    code,
+    constraint,
+    table,
+    stack: error.stack?.split("\n").slice(1, 6).join("\n"),
+  };
 }
 
 function withoutSecrets(text: string): string {

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { many, pool, type Db } from "../db/pool";
+import { type Db, pool, run } from "../db/pool";
 import { now } from "./clock";
 
 /** For whom a piece of work is done. Row-level security lets it see and change that garden and no other. */
@@ -9,7 +9,7 @@ export interface OnBehalf {
   readonly accountId?: number;
   /** A link somebody holds in hand, as the hash of its token. */
   readonly tokenHash?: Buffer;
-  /** Under which id the memory keeps what is changed; a new one unless given. */
+  /** Under which id the history keeps what is changed; a new one unless given. */
   readonly act?: string;
 }
 
@@ -25,8 +25,8 @@ export async function onBehalf<Result>(
   const client = await pool().connect();
   let broken: Error | undefined;
   try {
-    await client.query(readOnly ? "begin read only" : "begin");
-    const act = await sayForWhom(client, who);
+    await client.query(readOnly ? "begin isolation level repeatable read read only" : "begin");
+    const act = await actAs(client, who);
     const result = await work(client, act);
     await client.query("commit");
     return result;
@@ -40,11 +40,11 @@ export async function onBehalf<Result>(
 
 /**
  * Changes for whom the rest of a transaction works: a link was read, a garden has just been made.
- * @returns the act under which the memory keeps what is changed from here on
+ * @returns the act under which the history keeps what is changed from here on
  */
-export async function sayForWhom(db: Db, who: OnBehalf): Promise<string> {
+export async function actAs(db: Db, who: OnBehalf): Promise<string> {
   const act = who.act ?? randomUUID();
-  await many(
+  await run(
     db,
     `select set_config('seed_round.garden', $1, true), set_config('seed_round.person', $2, true),
             set_config('seed_round.account', $3, true), set_config('seed_round.token', $4, true),

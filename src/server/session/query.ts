@@ -19,10 +19,10 @@ const PARTS = {
   view: Joi.string().valid("garden"),
   scale: Joi.number().valid(10, 20, 25, 50, 100, 200, 500),
   paper: Joi.string().valid("A4", "A3", "letter"),
-  layout: rowId("Layout"),
+  set: rowId("What-if"),
   list: rowId("Cut list"),
   part: Joi.string().valid("cuts", "supports", "materials"),
-  at: Joi.string().valid("door"),
+  at: Joi.string().valid("access"),
 } as const;
 
 export interface ViewQuery {
@@ -41,10 +41,10 @@ export interface ViewQuery {
   readonly view?: "garden";
   readonly scale?: number;
   readonly paper?: "A4" | "A3" | "letter";
-  readonly layout?: number;
+  readonly set?: number;
   readonly list?: number;
   readonly part?: "cuts" | "supports" | "materials";
-  readonly at?: "door";
+  readonly at?: "access";
 }
 
 /**

@@ -2,7 +2,7 @@ import { AsyncLocalStorage } from "node:async_hooks";
 import { cache } from "react";
 import type { Db } from "../db/pool";
 import { onBehalf } from "./onBehalf";
-import { keptAt } from "./kept";
+import { cachedAt } from "./cachedAt";
 import { pageSession, type Session } from "./session";
 
 /** The end of what this request reads so far. */
@@ -10,7 +10,7 @@ const line = cache(() => ({ last: Promise.resolve() as Promise<unknown> }));
 const inside = new AsyncLocalStorage<Db>();
 
 /**
- * Reads for a page, as the one who asks for it; whoever is not signed in is sent to the door. The parts of a page are made
+ * Reads for a page, as the one who asks for it; whoever is not signed in is sent to sign in. The parts of a page are made
  * beside one another, but read one after the other: a page holds one connection at a time.
  */
 export async function read<Result>(work: (db: Db, who: Session) => Promise<Result>): Promise<Result> {
@@ -29,7 +29,10 @@ export async function read<Result>(work: (db: Db, who: Session) => Promise<Resul
  *
  * @param name tells apart what is kept, with all that the reading hangs on
  */
-export async function readKept<Result>(name: string, work: (db: Db, who: Session) => Promise<Result>): Promise<Result> {
+export async function readCached<Result>(
+  name: string,
+  work: (db: Db, who: Session) => Promise<Result>,
+): Promise<Result> {
   const who = await pageSession();
-  return keptAt(`${who.gardenId} ${name}`, `${who.moved.base} ${who.moved.whole} ${who.today}`, () => read(work));
+  return cachedAt(`${who.gardenId} ${name}`, `${who.moved.base} ${who.moved.whole} ${who.today}`, () => read(work));
 }

@@ -27,8 +27,10 @@ export interface Session {
   readonly latitudeDeg: number;
   readonly sowWeekdays: readonly number[];
   readonly moved: Moved;
-  /** Where the account is at home. */
-  readonly gardens: readonly { readonly id: number; readonly name: string }[];
+  /** The what-if that the page is of; null on the garden as it is. */
+  readonly whatIf: number | null;
+  /** Gardens that the account is a member of. */
+  readonly gardens: readonly { readonly id: number; readonly name: string; readonly example: boolean }[];
   readonly backup: BackupState;
 }
 
@@ -36,7 +38,7 @@ export interface Session {
 export interface BackupState {
   readonly lastAt: Date | null;
   readonly problem: string | null;
-  /** The last that worked is older than two days: a machine that stood still for a night is none the worse. */
+  /** The last that worked is older than two days: one night without a backup is no alarm. */
   readonly late: boolean;
 }
 
@@ -46,23 +48,23 @@ export interface Moved {
   readonly revision: number;
   /** Changes of anything that hands change. */
   readonly whole: number;
-  /** Which database counts: one that took another's place begins anew. */
+  /** Which database counts: one that took another's place starts over. */
   readonly base: number;
 }
 
 export class SignedOutError extends Error {
   constructor() {
-    super("You are signed out. Sign in again in another tab: what you typed stays here.");
+    super("signed out");
   }
 }
 
-/** An account's session as its cookie names it, at home in a garden or not. */
-export interface Door {
+/** An account's session as its cookie names it, member of a garden or not. */
+export interface SignedIn {
   readonly sessionId: number;
   readonly accountId: number;
 }
 
-interface EnterRow extends Door, Moved, Record<string, unknown> {
+interface EnterRow extends SignedIn, Moved, Record<string, unknown> {
   confirmedAt: Date;
   gardenId: number | null;
   gardenName: string;
@@ -100,11 +102,22 @@ const enter = cache(async (): Promise<EnterRow | null> => {
 });
 
 /** The session behind this request's cookie, or null. */
-export async function door(): Promise<Door | null> {
+export async function signedIn(): Promise<SignedIn | null> {
   return enter();
 }
 
-/** Who asks, or null when nobody is signed in or the account is at home in no garden. */
+/** Stations of the plan. What really happened is never supposed. */
+const PLANNED = /^\/(?:place|water|feed|growth|batches)(?:\/|$)/u;
+
+/** The what-if that an address is of: `/place?whatif=3`. A page keeps it, and what it sends goes there. */
+function whatIfOf(path: string | null): number | null {
+  const [sheet, query = ""] = (path ?? "").split("?");
+  if (!PLANNED.test(sheet!)) return null;
+  const asked = new URLSearchParams(query).get("whatif");
+  return asked !== null && /^[1-9]\d{0,8}$/u.test(asked) ? Number(asked) : null;
+}
+
+/** Who asks, or null when nobody is signed in or the account is a member of no garden. */
 export const maybeSession = cache(async (): Promise<Session | null> => {
   const row = await enter();
   if (!row || row.gardenId === null) return null;
@@ -115,6 +128,7 @@ export const maybeSession = cache(async (): Promise<Session | null> => {
     units: { system, ec, temperature, currency },
     today: today(row.timeZone),
     moved: { revision, whole, base },
+    whatIf: whatIfOf((await headers()).get("x-seed-round-path")),
     // By the real clock, whatever day the garden shows.
     backup: {
       lastAt: backupAt,
@@ -131,7 +145,7 @@ export async function session(): Promise<Session> {
   return who;
 }
 
-/** Who asks for a page; whoever is not signed in is sent to the door first. */
+/** Who asks for a page; whoever is not signed in is sent to sign in first. */
 export async function pageSession(): Promise<Session> {
   const who = await maybeSession();
   if (who) return who;

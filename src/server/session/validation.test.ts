@@ -53,7 +53,7 @@ test.each([null, undefined, 7, "text", [], { __proto__: null }, { id: { $gt: 0 }
 );
 
 test("only the measures of a stand's own kind are asked for, and an unknown kind is said to be one", () => {
-  const stand = { id: null, houseId: 1, poolId: 1, loopId: null, name: "S", xM: 0, yM: 0, turned: false };
+  const stand = { id: null, houseId: 1, growingAreaId: 1, loopId: null, name: "S", xM: 0, yM: 0, turned: false };
   const rack = {
     kind: "tray-rack",
     racks: 1,
@@ -81,8 +81,9 @@ test("a timer's parts follow its kind and fit together", () => {
     name: "L",
     kind: "recirculating",
     feeding: "dry",
+    stocks: 2,
     tankL: 100,
-    workingL: 90,
+    normalFillL: 90,
     drainShare: 0,
     pump: null,
     turns: 1,
@@ -99,25 +100,39 @@ test("a timer's parts follow its kind and fit together", () => {
   const timer = (given: object) => errorsOf(loopSchema, { ...loop, timer: given });
   expect(timer({ kind: "continuous" })).toEqual({});
   expect(timer({ kind: "every", everyMin: 10, runMin: 11, fromMin: 0, toMin: 60 })).toEqual({
-    timer: "Run is 11 min; it must not be longer than the 10 min between starts",
+    "timer.runMin": "Run is 11 min; it must not be longer than the time between starts",
   });
-  expect(timer({ kind: "every", everyMin: 10, runMin: 1, fromMin: 60, toMin: 60 })).toEqual({
-    timer: "Until lies before From",
-  });
+  expect(timer({ kind: "every", everyMin: 10, runMin: 1, fromMin: 1260, toMin: 60 })).toEqual({});
   expect(timer({ kind: "times", runMin: 5, timesMin: [] })).toEqual({ "timer.timesMin": "Times: write at least one" });
-  expect(errorsOf(loopSchema, { ...loop, timer: { kind: "continuous" }, workingL: 120 })).toEqual({
-    workingL: "Working volume is 120 L; it must not be larger than the tank",
+  expect(errorsOf(loopSchema, { ...loop, timer: { kind: "continuous" }, normalFillL: 120 })).toEqual({
+    normalFillL: "Normal fill level is 120 L; it must not be more than the tank holds",
   });
-  const pump = { points: [{ flowLph: 0, headM: 5 }, { flowLph: 0, headM: 4 }], highestOutletM: 1, lowestWaterM: 0, headWantedM: 0, pipeLengthM: 1, boreMm: 20, fittingsK: 1 }; // prettier-ignore
+  const pump = {
+    kind: "table",
+    nonReturnValve: false,
+    points: [
+      { flowLph: 0, headM: 5 },
+      { flowLph: 0, headM: 4 },
+    ],
+    highestOutletM: 1,
+    lowestWaterM: 0,
+    headWantedM: 0,
+    pipeLengthM: 1,
+    boreMm: 20,
+    elbows: 0,
+    valves: 0,
+    fittingsK: 1,
+  };
   expect(errorsOf(loopSchema, { ...loop, timer: { kind: "continuous" }, pump })).toEqual({
-    "pump.points": expect.stringContaining("the flow of point 2 is 0 L/h"),
+    "pump.points": "Pump curve: flow 2 is 0; it must rise from row to row",
   });
 });
 
 test("the log's filter takes what it can read and says what it cannot", () => {
   expect(logFilterOf({ from: "2027-08-01", to: "2027-08-31", kind: "pick", search: " Mizuna " }, 21_063)).toEqual({
-    filter: { from: 21_031, to: 21_061, kind: "pick", search: "Mizuna", limit: 200 }, problem: null,
-  }); // prettier-ignore
+    filter: { from: 21_031, to: 21_061, kind: "pick", search: "Mizuna", limit: 200 },
+    problem: null,
+  });
   expect(logFilterOf({ from: "2027-09-01", to: "2027-08-01" }, 21_063)).toMatchObject({
     problem: "Until lies before From",
     filter: { to: 21_063 },

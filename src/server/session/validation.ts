@@ -1,4 +1,6 @@
 import Joi from "joi";
+import type { Row } from "@/core/garden/changes";
+import type { Typed } from "@/core/garden/entities/field";
 import { dayFromIso, type Day } from "@/core/units/day";
 
 /** All schemas: unknown keys are refused, every error is reported, types are as sent except for numbers from forms. */
@@ -44,8 +46,8 @@ export function measure(label: string, least: number, greatest: number, unit: st
 }
 
 /** A whole number with its range. */
-export function whole(label: string, least: number, greatest: number): Joi.NumberSchema {
-  return measure(label, least, greatest, "")
+export function whole(label: string, least: number, greatest: number, unit = ""): Joi.NumberSchema {
+  return measure(label, least, greatest, unit)
     .integer()
     .messages({ "number.integer": `${label} is {#value}; it must be a whole number` });
 }
@@ -94,6 +96,12 @@ export interface Edited {
   readonly version: number | null;
 }
 const GREATEST_VERSION = 2_147_483_647;
+/** The same where fields are compared: the values that they had when the form was opened. */
+export interface Opened {
+  readonly id: number | null;
+  readonly opened: Row | null;
+  readonly typed?: Typed;
+}
 export const version = whole("Version", 1, GREATEST_VERSION);
 export const edited = (label: string) => ({
   id: maybeRowId(label),

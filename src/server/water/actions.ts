@@ -1,88 +1,47 @@
 "use server";
-import { isoFromDay } from "@/core/units/day";
-import { many } from "../db/pool";
-import { placeLast, saveRow } from "../db/save";
+import type { Changes } from "@/core/garden/changes";
+import { stockTankChanges } from "@/core/garden/stockTanks";
+import { LOOP, SOURCE, STORE } from "@/core/garden/entities/water";
+import { NotFoundError } from "../db/pool";
+import { askFor } from "../jobs/job";
+import { wakeRunner } from "../jobs/wake";
 import { command } from "../session/command";
-import { loopSchema, sourceSchema, storeSchema, turnsSchema } from "./schema";
+import { planCommand, saveCommand } from "../garden/planCommand";
+import { nothingSchema, loopSchema, sourceSchema, storeSchema, turnsSchema, type LoopInput } from "./schema";
 
-export const saveLoop = command("plan", loopSchema, async (db, loop, who) => {
-  const id = await saveRow(
-    db,
-    "loop",
-    who.gardenId,
-    loop.id,
-    {
-      ...(await placeLast(db, "loop", who.gardenId, loop.id)),
-      name: loop.name,
-      kind: loop.kind,
-      feeding: loop.feeding,
-      tank_l: loop.tankL,
-      working_l: loop.workingL,
-      drain_share: loop.kind === "recirculating" ? 0 : loop.drainShare,
-      pump: loop.pump,
-      timer: loop.timer,
-      turns: loop.turns,
-      recipe_id: loop.recipeId,
-      source_id: loop.sourceId,
-      ratio_r: loop.ratioR,
-      ratio_convention: loop.ratioConvention,
-      injector_least_lph: loop.feeding === "injector" ? loop.injectorLeastLph : null,
-      injector_greatest_lph: loop.feeding === "injector" ? loop.injectorGreatestLph : null,
-      acid: loop.acid,
-      coldest_c: loop.coldestC,
-      read_every_days: loop.readEveryDays,
-    },
-    loop.version,
-  );
-  // A loop fed from stocks has its two tanks from the start; 50 L is a size that two hands can mix.
-  if (loop.feeding !== "dry")
-    await many(
-      db,
-      `insert into stock_tank (garden_id, loop_id, letter, volume_l, left_l, read_on)
-       select $1::integer, $2::integer, letter, 50, 0, $3::date from unnest(array['A', 'B']) as letter on conflict do nothing`,
-      [who.gardenId, id, isoFromDay(who.today)],
-    );
-  return id;
+/** What a loop of its kind has no use for is not kept. */
+function withoutUnused(loop: LoopInput): LoopInput {
+  const injects = loop.feeding === "injector";
+  return {
+    ...loop,
+    drainShare: loop.kind === "recirculating" ? 0 : loop.drainShare,
+    injectorLeastLph: injects ? loop.injectorLeastLph : null,
+    injectorGreatestLph: injects ? loop.injectorGreatestLph : null,
+  };
+}
+
+export const saveLoop = saveCommand(LOOP, loopSchema, {
+  prepare: withoutUnused,
+  more: (loop, tables, who) => stockTankChanges(tables, loop, who.today),
 });
 
-export const setTurns = command("plan", turnsSchema, (db, { id, version, turns }, who) =>
-  saveRow(db, "loop", who.gardenId, id, { turns }, version),
-);
+export const setTurns = planCommand("plan", turnsSchema, ({ id, from, turns }, tables) => {
+  if (!tables.loop?.[id]) throw new NotFoundError(null);
+  const changes: Changes = {
+    loop: { added: {}, removed: {}, updated: from === turns ? {} : { [id]: { turns: [from, turns] } } },
+  };
+  return { changes, value: () => id };
+});
 
-export const saveSource = command("plan", sourceSchema, (db, source, who) =>
-  saveRow(
-    db,
-    "source",
-    who.gardenId,
-    source.id,
-    {
-      name: source.name,
-      kind: source.kind,
-      priority: source.priority,
-      flow_lph: source.flowLph,
-      hours_per_day: source.hoursPerDay,
-      allowance_lpd: source.allowanceLpd,
-      roof_area_m2: source.roofAreaM2,
-      price_per_m3: source.pricePerM3,
-      analysis_mg_per_l: source.analysisMgPerL,
-      alkalinity_mg_caco3_per_l: source.alkalinityMgCaco3PerL,
-    },
-    source.version,
-  ),
-);
+/** Begins once the answer is on its way: what was asked for must have been kept by then. */
+const SOON_MS = 30;
 
-export const saveStore = command("plan", storeSchema, (db, store, who) =>
-  saveRow(
-    db,
-    "store",
-    who.gardenId,
-    store.id,
-    {
-      name: store.name,
-      capacity_l: store.capacityL,
-      stored_l: store.storedL,
-      read_on: isoFromDay(store.readOn),
-    },
-    store.version,
-  ),
-);
+/** Carries the store through simulated years of weather, as heavy work. @returns the job's id */
+export const askStoreYears = command("plan", nothingSchema, async (db, _nothing, who) => {
+  const job = await askFor(db, who, "store-years", { day: who.today });
+  setTimeout(wakeRunner, SOON_MS);
+  return job;
+});
+
+export const saveSource = saveCommand(SOURCE, sourceSchema);
+export const saveStore = saveCommand(STORE, storeSchema);

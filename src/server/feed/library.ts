@@ -1,0 +1,34 @@
+"use server";
+import Joi from "joi";
+import { RECIPE_LIBRARY } from "@/core/feed/library";
+import { COMMON_METERS } from "@/core/feed/meters";
+import { addMeter, METER_ID } from "@/core/garden/setup/addMeter";
+import { addRecipe, RECIPE_ID } from "@/core/garden/setup/addRecipe";
+import { planCommand } from "../garden/planCommand";
+import { choice } from "../session/validation";
+
+const schema = Joi.object<{ readonly library: string }>({
+  library: choice("Recipe", ...RECIPE_LIBRARY.map(({ name }) => name)),
+});
+
+/** Takes a recipe of the library over, with the salts that make it. */
+export const addLibraryRecipe = planCommand("plan", schema, ({ library }, tables) => ({
+  changes: addRecipe(
+    tables,
+    RECIPE_LIBRARY.find(({ name }) => name === library)!,
+  ),
+  value: (ids) => ids.get(RECIPE_ID)!,
+}));
+
+const meterSchema = Joi.object<{ readonly library: string }>({
+  library: choice("Meter", ...COMMON_METERS.map(({ name }) => name)),
+});
+
+/** Takes a common meter over. */
+export const addCommonMeter = planCommand("plan", meterSchema, ({ library }, tables) => ({
+  changes: addMeter(
+    tables,
+    COMMON_METERS.find(({ name }) => name === library)!,
+  ),
+  value: (ids) => ids.get(METER_ID)!,
+}));
