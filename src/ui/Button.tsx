@@ -12,7 +12,7 @@ export function buttonClass(look: keyof typeof LOOKS = "plain"): string {
   return `sign inline-flex min-h-11 items-center justify-center gap-2 rounded border-2 px-4 text-lg disabled:opacity-60 ${LOOKS[look]}`;
 }
 
-/** A button as large as a wet thumb. */
+/** A button large enough for wet hands. */
 export function Button({
   look = "plain",
   className = "",

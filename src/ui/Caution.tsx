@@ -1,6 +1,6 @@
 import { TriangleAlert } from "lucide-react";
 
-/** One line where the hand is, with more behind it. */
+/** One line where the work is done, with more behind it. */
 export function CautionNote({ short, more }: { short: string; more: string }) {
   return (
     <details className="border-l-[6px] border-feed bg-feed-pale px-3 py-2 text-sm">

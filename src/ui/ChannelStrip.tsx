@@ -3,7 +3,7 @@ export interface StripSite {
   /** Along and across the line, m. */
   readonly xM: number;
   readonly yM: number;
-  /** What stands there; free when left out. */
+  /** What grows there; free when left out. */
   readonly plant?: { readonly tone: string; readonly age: number };
   readonly blocked?: boolean;
 }

@@ -11,7 +11,7 @@ export interface CommitFieldProps {
   readonly value: number;
   /** @returns why not, or null when it is saved */
   readonly onCommit: (value: number) => Promise<string | null>;
-  /** Only for the ear: the label stands in the head of a column. */
+  /** Only for screen readers: the label is the head of a column. */
   readonly bare?: boolean;
 }
 

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "./PageLink";
 import type { ReactNode } from "react";
 import { buttonClass } from "./Button";
 
@@ -16,14 +16,14 @@ export function Picker({ href, query, rows, chosen, children }: PickerProps) {
   return (
     <div className="no-print mb-4 flex flex-wrap items-center gap-2">
       {rows.map((row) => (
-        <Link
+        <PageLink
           key={row.id}
           href={`${href}${href.includes("?") ? "&" : "?"}${query}=${row.id}`}
           aria-current={row.id === chosen ? "true" : undefined}
           className={buttonClass(row.id === chosen ? "strong" : "plain")}
         >
           {row.name}
-        </Link>
+        </PageLink>
       ))}
       {children}
     </div>

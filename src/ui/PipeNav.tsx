@@ -1,8 +1,8 @@
 "use client";
-import Link from "next/link";
+import { PageLink } from "./PageLink";
 import { usePathname } from "next/navigation";
 
-/** What a station shows beside its name: how much waits, or that something is wrong. */
+/** What a station shows beside its name: how much is to do, or that something is wrong. */
 export interface StationSign {
   readonly waits?: number;
   readonly warns?: string;
@@ -14,7 +14,7 @@ export interface NavStation {
   readonly sign?: StationSign;
 }
 
-/** The way round: a pipe run with a diamond valve for each station; on a phone it lies along the foot of the page. */
+/** The way round: a pipe run with a diamond valve for each station; on a phone it is at the foot of the page. */
 export function PipeNav({ stations }: { stations: readonly NavStation[] }) {
   const path = usePathname();
   return (
@@ -31,7 +31,7 @@ export function PipeNav({ stations }: { stations: readonly NavStation[] }) {
           const here = path === station.href || path.startsWith(`${station.href}/`);
           return (
             <li key={station.href} className="relative min-w-0 flex-1 md:mb-[clamp(0.75rem,3.4vh,2rem)]">
-              <Link
+              <PageLink
                 href={station.href}
                 aria-current={here ? "page" : undefined}
                 className="flex items-center max-md:flex-col max-md:gap-0.5 max-md:py-1 md:gap-3 md:py-2 md:pl-4"
@@ -45,7 +45,7 @@ export function PipeNav({ stations }: { stations: readonly NavStation[] }) {
                 </svg>
                 <span className={`sign text-xs md:text-xl ${here ? "" : "max-md:text-soft"}`}>{station.name}</span>
                 <Sign {...station.sign} />
-              </Link>
+              </PageLink>
             </li>
           );
         })}

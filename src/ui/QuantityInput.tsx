@@ -6,13 +6,16 @@ import { editText } from "@/core/units/format";
 import { parseQuantity } from "@/core/units/parse";
 import { useUnits } from "./units";
 
-/** What a quantity field hands up: a number in the inside unit, nothing, or the text as typed when it cannot be read. */
+/** What a quantity field gives: a number in the stored unit, nothing, or the text as typed when it cannot be read. */
 export type QuantityValue = number | null | string;
 
 export interface QuantityInputProps extends Omit<ComponentProps<"input">, "value" | "onChange"> {
   readonly value: QuantityValue | undefined;
-  readonly onValue: (value: QuantityValue) => void;
+  /** @param written the text that it was read from */
+  readonly onValue: (value: QuantityValue, written: string) => void;
   readonly dimension: Dimension;
+  /** Shown in place of the value in the garden's unit: what somebody wrote for it. */
+  readonly written?: string;
 }
 
 /** Why a value of a quantity field cannot be used, or undefined when it is a number. */
@@ -32,9 +35,10 @@ export function quantityProblem(
  * A quantity typed with or without its unit. Text and number are kept apart: what is typed stays as it is until the
  * field is left, and then shows the value in the garden's unit; text that cannot be read stays and says why.
  */
-export function QuantityInput({ value, onValue, dimension, onBlur, className = "", ...rest }: QuantityInputProps) {
+export function QuantityInput(props: QuantityInputProps) {
+  const { value, onValue, dimension, written, onBlur, className = "", ...rest } = props;
   const units = useUnits();
-  const shown = typeof value === "number" ? editText(value, dimension, units) : (value ?? "");
+  const shown = written ?? (typeof value === "number" ? editText(value, dimension, units) : (value ?? ""));
   const [typed, setTyped] = useState<string | null>(null);
   const unit = preferredUnit(dimension, units).symbol;
   return (
@@ -49,7 +53,10 @@ export function QuantityInput({ value, onValue, dimension, onBlur, className = "
       onChange={(event) => {
         setTyped(event.target.value);
         const parsed = parseQuantity(event.target.value, dimension, units);
-        onValue(parsed.kind === "value" ? parsed.value : parsed.kind === "empty" ? null : event.target.value);
+        onValue(
+          parsed.kind === "value" ? parsed.value : parsed.kind === "empty" ? null : event.target.value,
+          event.target.value,
+        );
       }}
       onBlur={(event) => {
         if (typeof value === "number") setTyped(null);

@@ -7,12 +7,12 @@ export interface SlipStepView {
   readonly title: string;
   readonly amount?: { readonly value: number; readonly dimension: Dimension };
   readonly note?: string;
-  /** How the amount came about. */
+  /** How the amount was worked out. */
   readonly how?: string;
   readonly inputs?: readonly (readonly [name: string, value: string])[];
 }
 
-/** The dose slip: numbered in the order of the hand, amounts to be read at arm's length. */
+/** The dose slip: numbered in working order, amounts to be read at arm's length. */
 export function SlipSteps({ steps }: { steps: readonly SlipStepView[] }) {
   return (
     <ol className="my-4 space-y-3">

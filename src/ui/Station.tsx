@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { PageLink } from "./PageLink";
 import type { ReactNode } from "react";
 
 export interface SheetTab {
@@ -25,16 +25,16 @@ export function Station({
         <h1 className="pb-2 text-4xl max-md:basis-full max-md:pr-32">{title}</h1>
         <div className="min-w-0 flex-1 basis-60 pb-3 text-soft">{facts}</div>
         {tabs.length > 0 && (
-          <nav aria-label={`Sheets of ${title}`} className="no-print flex flex-wrap gap-1">
+          <nav aria-label={`Pages of ${title}`} className="no-print flex flex-wrap gap-1">
             {tabs.map((tab) => (
-              <Link
+              <PageLink
                 key={tab.href}
                 href={tab.href}
                 aria-current={tab.present ? "page" : undefined}
                 className={`sign rounded-t px-4 py-2 text-lg ${tab.present ? "bg-ink text-ground" : "border border-b-0 border-rule bg-sheet text-ink"}`}
               >
                 {tab.name}
-              </Link>
+              </PageLink>
             ))}
           </nav>
         )}

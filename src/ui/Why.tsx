@@ -17,8 +17,8 @@ export function Why({
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="cursor-help rounded decoration-soft decoration-dotted decoration-2 underline-offset-4 hover:underline"
-        aria-label={`${label}: how it came about`}
+        className="cursor-help rounded text-left decoration-soft decoration-dotted decoration-2 underline-offset-4 hover:underline"
+        aria-label={`${label}: how it is worked out`}
       >
         {children}
       </Popover.Trigger>

@@ -11,8 +11,13 @@ const waiting: (() => Promise<unknown>)[] = [];
  * @example const HouseForm = later(() => import("./HouseForm").then((part) => part.HouseForm));
  */
 export function later<Props>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
+  return dynamic(wanted(load), { ssr: false });
+}
+
+/** Code that is called for later on, fetched when the page has come to rest. @returns the same function */
+export function wanted<Part>(load: () => Promise<Part>): () => Promise<Part> {
   if (typeof window !== "undefined") waiting.push(load);
-  return dynamic(load, { ssr: false });
+  return load;
 }
 
 /** Fetches what the pages seen so far may call for. */

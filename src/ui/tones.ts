@@ -1,6 +1,6 @@
 /**
  * Tones for varieties: steps of leaf green and its neighbours, light and dark in turn so that neighbours in a list differ
- * in grey too. They never stand alone: names and shapes say the same.
+ * in grey too. They are never the only sign: names and shapes say the same.
  */
 const TONES = [
   "#326b36",
