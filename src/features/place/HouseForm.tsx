@@ -1,36 +1,19 @@
 "use client";
-import type { House } from "@/server/place/queries";
+import { useEffect } from "react";
+import { useFormContext, useWatch } from "react-hook-form";
+import { fieldOf } from "@/core/garden/entities/field";
+import { HOUSE } from "@/core/garden/entities/place";
+import type { House } from "@/core/garden/garden";
+import { removeHouse, saveHouse } from "@/server/place/actions";
 import { houseSchema } from "@/server/place/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
-import type { PlanStore } from "./plan/planStore";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { formValues } from "@/features/frame/form/formValues";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
 
-const FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text", wide: true },
-  { name: "lengthM", label: "Length", type: "quantity", dimension: "length" },
-  { name: "widthM", label: "Width", type: "quantity", dimension: "length" },
-  { name: "heightM", label: "Height", type: "quantity", dimension: "length" },
-  {
-    name: "cover",
-    label: "Cover",
-    type: "choice",
-    options: ["net", "film", "glass", "polycarbonate", "open"].map((value) => ({ value, label: value })),
-  },
-  {
-    name: "shadeShare",
-    label: "Shade",
-    type: "quantity",
-    dimension: "share",
-    hint: "what the net or paint keeps out",
-  },
-  { name: "xM", label: "From the left of the garden", type: "quantity", dimension: "length" },
-  { name: "yM", label: "From its top", type: "quantity", dimension: "length" },
-];
+const FIELDS = fieldsOf(HOUSE, { name: { wide: true } });
 
 const EXAMPLE = {
-  id: null,
-  version: null,
   name: "",
   lengthM: 12,
   widthM: 6,
@@ -42,36 +25,54 @@ const EXAMPLE = {
 export function HouseForm({
   house,
   others,
-  store,
+  onDraft,
   onDone,
 }: {
   house: House | null;
   others: readonly House[];
-  store: PlanStore;
+  /** The house as it is typed, to be drawn on the plan; null when there is nothing to draw. */
+  onDraft: (draft: House | null) => void;
   onDone: () => void;
 }) {
-  // A new house stands below all others until somebody says where.
+  // A new house is put below all others until somebody says where.
   const yM = Math.max(0, ...others.map((other) => other.yM + other.widthM + 2));
-  const { position: _position, ...defaults } = house ?? { ...EXAMPLE, xM: 0, yM, position: 0 };
   return (
     <EntityForm
+      form="house"
       schema={houseSchema}
       fields={FIELDS}
-      defaults={defaults}
-      action={store.saveHouse}
-      place={store.name}
+      defaults={formValues(HOUSE, house ?? { ...EXAMPLE, xM: 0, yM })}
+      action={saveHouse}
       saved="House saved"
       onDone={onDone}
-      aside={
-        house && (
-          <RemoveButton
-            what={house.name}
-            action={(input) => store.removeHouse({ ...(input as { id: number }), version: house.version })}
-            id={house.id}
-            onDone={onDone}
-          />
-        )
-      }
-    />
+      aside={house && <RemoveButton what={house.name} action={removeHouse} id={house.id} onDone={onDone} />}
+    >
+      <DrawnWhileTyped onDraft={onDraft} />
+    </EntityForm>
   );
 }
+
+/** A house that is not saved yet has no id of its own. */
+const NEW_HOUSE = -1;
+
+/** While a figure is missing or out of its range, what was drawn last stays. */
+function DrawnWhileTyped({ onDraft }: { readonly onDraft: (draft: House | null) => void }) {
+  const { control } = useFormContext();
+  const text = JSON.stringify(useWatch({ control }));
+  useEffect(() => {
+    const values = JSON.parse(text) as Omit<House, "id"> & { readonly id: number | null };
+    const isDrawable = DRAWN.every(({ name, least, greatest }) => {
+      const value = values[name];
+      return typeof value === "number" && value >= least && value <= greatest;
+    });
+    if (isDrawable) onDraft({ ...values, id: values.id ?? NEW_HOUSE, name: values.name.trim() || "new house" });
+  }, [text, onDraft]);
+  useEffect(() => () => onDraft(null), [onDraft]);
+  return null;
+}
+
+const DRAWN = (["lengthM", "widthM", "xM", "yM"] as const).map((name) => {
+  const field = fieldOf(HOUSE, name);
+  if (field.type !== "number") throw new TypeError(`${name} is no number`);
+  return { name, least: field.least, greatest: field.greatest };
+});

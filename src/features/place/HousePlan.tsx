@@ -1,67 +1,63 @@
 "use client";
 import { Printer } from "lucide-react";
-import Link from "next/link";
-import { addStands, removeHouse, removeStand, saveHouse, savePool, saveStand } from "@/server/place/actions";
-import type { HouseView } from "@/server/place/view";
-import type { PoolRow } from "@/server/place/queries";
+import { useMemo, useState } from "react";
+import { PageLink } from "@/ui/PageLink";
+import type { HouseView } from "@/core/garden/placeView";
+import type { GrowingAreaRow, House } from "@/core/garden/garden";
 import { quantityText } from "@/core/units/format";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
-import { useOpened } from "@/ui/drafts";
+import { useOpened } from "@/features/frame/drafts";
 import { Empty } from "@/ui/Empty";
 import { later } from "@/ui/later";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
-import { Only } from "@/ui/who";
-import { PoolList } from "./PoolList";
-import type { PlanStore } from "./plan/planStore";
+import { Only } from "@/features/frame/who";
+import { OutLinks } from "./OutLinks";
+import { GrowingAreaList } from "./GrowingAreaList";
+import { withDraft } from "./plan/houseDraft";
 import { PlanWorkbench, type StandEditing } from "./plan/PlanWorkbench";
 
 const HouseForm = later(() => import("./HouseForm").then((part) => part.HouseForm));
-const PoolForm = later(() => import("./PoolForm").then((part) => part.PoolForm));
+const GrowingAreaForm = later(() => import("./GrowingAreaForm").then((part) => part.GrowingAreaForm));
 
 export interface HousePlanProps {
   readonly houses: readonly HouseView[];
   readonly chosenHouse: number | null;
   readonly chosenStand: number | null;
-  readonly pools: readonly PoolRow[];
+  readonly growingAreas: readonly GrowingAreaRow[];
   readonly loops: readonly { readonly id: number; readonly name: string }[];
 }
 
 type Editing =
-  StandEditing | { readonly what: "house" | "new-house" | "new-pool" } | { readonly what: "pool"; readonly id: number };
+  | StandEditing
+  | { readonly what: "house" | "new-house" | "new-growing-area" }
+  | { readonly what: "growingArea"; readonly id: number };
 
-const LIVE: PlanStore = {
-  name: "",
-  saveStand,
-  addStands,
-  removeStand: (input) => removeStand({ id: (input as { id: unknown }).id }),
-  saveHouse,
-  removeHouse: (input) => removeHouse({ id: (input as { id: unknown }).id }),
-  savePool,
-};
-
-/** The garden as it stands: its houses to choose from, the plan, and the pools that its stands serve. */
-export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: HousePlanProps) {
-  const view = houses.find(({ house }) => house.id === chosenHouse) ?? null;
+/** The garden as it is: its houses to choose from, the plan, and the growing areas that its stands are used for. */
+export function HousePlan({ houses: saved, chosenHouse, chosenStand, growingAreas, loops }: HousePlanProps) {
   const [editing, setEditing] = useOpened<Editing>("place");
+  const [draft, setDraft] = useState<House | null>(null);
+  const houses = useMemo(() => withDraft(saved, draft), [saved, draft]);
+  const isNew = editing?.what === "new-house" && draft !== null;
+  const view = houses.find(({ house }) => house.id === (isNew ? draft.id : chosenHouse)) ?? null;
   const close = () => setEditing(null);
   return (
     <>
       <Picker
         href="/place"
         query="house"
-        rows={houses.map(({ house }) => ({ id: house.id, name: house.name }))}
+        rows={saved.map(({ house }) => ({ id: house.id, name: house.name }))}
         chosen={chosenHouse}
       >
-        {houses.length > 1 && (
-          <Link
+        {saved.length > 1 && (
+          <PageLink
             href="/place?view=garden"
             aria-current={view ? undefined : "true"}
             className={buttonClass(view ? "plain" : "strong")}
           >
             Whole garden
-          </Link>
+          </PageLink>
         )}
         <Only right="plan">
           <Button look="quiet" onClick={() => setEditing({ what: "new-house" })}>
@@ -75,17 +71,20 @@ export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: Ho
           houses={houses}
           home={view}
           chosenStand={chosenStand}
-          pools={pools}
+          growingAreas={growingAreas}
           loops={loops}
-          store={LIVE}
-          grows
           facts={view && <HouseFacts view={view} onEdit={() => setEditing({ what: "house" })} />}
           below={
-            <PoolList
-              pools={pools}
-              onChange={(pool) => setEditing({ what: "pool", id: pool.id })}
-              onNew={() => setEditing({ what: "new-pool" })}
-            />
+            <>
+              <GrowingAreaList
+                growingAreas={growingAreas}
+                onChange={(growingArea) => setEditing({ what: "growingArea", id: growingArea.id })}
+                onNew={() => setEditing({ what: "new-growing-area" })}
+              />
+              <p className="mt-4">
+                <OutLinks label="Save the layout as" />
+              </p>
+            </>
           }
         />
       ) : (
@@ -106,21 +105,24 @@ export function HousePlan({ houses, chosenHouse, chosenStand, pools, loops }: Ho
         title={editing?.what === "house" ? "Change the house" : "New house"}
       >
         <HouseForm
-          house={editing?.what === "house" ? (view?.house ?? null) : null}
-          others={houses.map(({ house }) => house)}
-          store={LIVE}
+          house={
+            editing?.what === "house" ? (saved.find(({ house }) => house.id === chosenHouse)?.house ?? null) : null
+          }
+          others={saved.map(({ house }) => house)}
+          onDraft={setDraft}
           onDone={close}
         />
       </Drawer>
       <Drawer
-        open={editing?.what === "pool" || editing?.what === "new-pool"}
+        open={editing?.what === "growingArea" || editing?.what === "new-growing-area"}
         onClose={close}
-        title={editing?.what === "pool" ? "Change the pool" : "New pool"}
+        title={editing?.what === "growingArea" ? "Change the growing area" : "New growing area"}
       >
         {editing && (
-          <PoolForm
-            pool={editing.what === "pool" ? (pools.find(({ id }) => id === editing.id) ?? null) : null}
-            store={LIVE}
+          <GrowingAreaForm
+            growingArea={
+              editing.what === "growingArea" ? (growingAreas.find(({ id }) => id === editing.id) ?? null) : null
+            }
             onDone={close}
           />
         )}
@@ -141,9 +143,9 @@ function HouseFacts({ view, onEdit }: { view: HouseView; onEdit: () => void }) {
           change
         </button>
       </Only>{" "}
-      <Link href={`/place/print?house=${house.id}`} className="inline-flex items-baseline gap-1 underline">
+      <PageLink href={`/place/print?house=${house.id}`} className="inline-flex items-baseline gap-1 underline">
         <Printer aria-hidden className="size-4 self-center" /> print
-      </Link>
+      </PageLink>
     </p>
   );
 }

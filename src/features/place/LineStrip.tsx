@@ -1,6 +1,6 @@
 "use client";
 import { lineLabel, lineSitePoints, standLayout } from "@/core/place/standLayout";
-import type { StandView } from "@/server/place/view";
+import type { StandView } from "@/core/garden/placeView";
 import { ChannelStrip } from "@/ui/ChannelStrip";
 import { toneOf } from "@/ui/tones";
 import { lineWordsToday, plantsOfLine } from "./lineToday";

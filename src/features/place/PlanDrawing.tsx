@@ -1,19 +1,24 @@
 "use client";
 import { House as HouseIcon, Maximize, ZoomIn, ZoomOut } from "lucide-react";
 import { useCallback, useRef } from "react";
+import type { PlacedStand } from "@/core/place/stand";
 import type { RectM } from "@/core/place/standLayout";
-import type { HouseView } from "@/server/place/view";
+import type { HouseView } from "@/core/garden/placeView";
+import type { UnitPreferences } from "@/core/units/dimensions";
 import { Button } from "@/ui/Button";
+import { useUnits } from "@/ui/units";
+import { DraftStand } from "./plan/DraftStand";
 import { EditableHouse } from "./plan/EditableHouse";
 import { EditableStand } from "./plan/EditableStand";
-import { HouseOutline } from "./plan/HouseOutline";
+import { HouseOutline } from "@/features/frame/plan/HouseOutline";
 import type { LineFocus } from "./plan/lineFocus";
+import { NotYetRealHatch } from "./plan/NotYetReal";
 import { ReadableStand } from "./plan/ReadableStand";
 import { usePlanZoom } from "./plan/usePlanZoom";
 import type { PlanEdit } from "./plan/usePlanEdit";
 
 const MARGIN_M = 0.9;
-/** More than this is not drawn anew sixty times a second without a graphics card. */
+/** More than this is not redrawn sixty times a second without a graphics card. */
 const MANY_SITES = 5000;
 
 export interface PlanDrawingProps {
@@ -24,19 +29,23 @@ export interface PlanDrawingProps {
   readonly onFocus: (focus: LineFocus) => void;
   /** With this the stands can be moved, pulled and turned. */
   readonly edit: PlanEdit | null;
-  /** Leaves room for what stands above it. */
-  readonly low?: boolean;
+  /** A stand while its form is filled in, in place of what is saved of it. */
+  readonly draft: { readonly houseId: number; readonly stand: PlacedStand } | null;
 }
 
 /** Houses and stands from above, true to scale, from the whole garden to one site. */
-export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDrawingProps) {
+export function PlanDrawing({ houses, home, focus, onFocus, edit, draft }: PlanDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
   const layer = useRef<SVGGElement>(null);
   const bar = useRef<HTMLDivElement>(null);
   const world = boundsOf(houses.map(({ house }) => house));
   const seen = home ? boundsOf([home.house]) : world;
   const sites = houses.reduce((sum, { stands }) => sum + stands.reduce((own, { counts }) => own + counts.sites, 0), 0);
-  const onView = useCallback((metresAcross: number) => bar.current && showScale(bar.current, metresAcross), []);
+  const { system } = useUnits();
+  const onView = useCallback(
+    (metresAcross: number) => bar.current && showScale(bar.current, metresAcross, system),
+    [system],
+  );
   const zoom = usePlanZoom(svg, layer, seen, world, onView, sites > MANY_SITES);
   const pxPerM = 2 ** zoom.level;
   return (
@@ -45,10 +54,11 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDra
         <svg
           ref={svg}
           viewBox={`${seen.xM} ${seen.yM} ${seen.lengthM} ${seen.widthM}`}
-          className={`w-full touch-none border border-rule bg-sheet ${low ? "max-h-[42vh]" : "max-h-[56vh]"}`}
+          className="max-h-[56vh] w-full touch-none border border-rule bg-sheet"
           aria-label={home ? `Plan of ${home.house.name}` : "Plan of the garden"}
           role="group"
         >
+          <NotYetRealHatch />
           <g ref={layer} className="group/plan">
             {houses.map((view) => (
               <g key={view.house.id} transform={`translate(${view.house.xM} ${view.house.yM})`}>
@@ -63,29 +73,32 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDra
                 ) : (
                   <HouseOutline house={view.house} pxPerM={pxPerM} />
                 )}
-                {view.stands.map((stand) =>
-                  edit ? (
-                    <EditableStand
-                      key={stand.stand.id}
-                      view={stand}
-                      house={view.house}
-                      edit={edit}
-                      level={zoom.level}
-                      layer={layer}
-                    />
-                  ) : (
-                    <ReadableStand
-                      key={stand.stand.id}
-                      view={stand}
-                      level={zoom.level}
-                      focusLine={focus?.standId === stand.stand.id ? focus.line : null}
-                      onFocus={onFocus}
-                      onZoom={(spot, closer) =>
-                        zoom.at({ xM: view.house.xM + spot.xM, yM: view.house.yM + spot.yM }, closer)
-                      }
-                    />
-                  ),
-                )}
+                {view.stands
+                  .filter(({ stand }) => stand.id !== draft?.stand.id)
+                  .map((stand) =>
+                    edit ? (
+                      <EditableStand
+                        key={stand.stand.id}
+                        view={stand}
+                        house={view.house}
+                        edit={edit}
+                        level={zoom.level}
+                        layer={layer}
+                      />
+                    ) : (
+                      <ReadableStand
+                        key={stand.stand.id}
+                        view={stand}
+                        level={zoom.level}
+                        focusLine={focus?.standId === stand.stand.id ? focus.line : null}
+                        onFocus={onFocus}
+                        onZoom={(spot, closer) =>
+                          zoom.at({ xM: view.house.xM + spot.xM, yM: view.house.yM + spot.yM }, closer)
+                        }
+                      />
+                    ),
+                  )}
+                {draft?.houseId === view.house.id && <DraftStand stand={draft.stand} level={zoom.level} />}
               </g>
             ))}
           </g>
@@ -97,10 +110,10 @@ export function PlanDrawing({ houses, home, focus, onFocus, edit, low }: PlanDra
         />
       </div>
       <div className="no-print mt-1 flex justify-end gap-1 sm:absolute sm:bottom-full sm:right-0 sm:mb-1">
-        <Button aria-label="Closer" className="!px-2" onClick={zoom.closer}>
+        <Button aria-label="Zoom in" className="!px-2" onClick={zoom.closer}>
           <ZoomIn aria-hidden />
         </Button>
-        <Button aria-label="Farther" className="!px-2" onClick={zoom.farther}>
+        <Button aria-label="Zoom out" className="!px-2" onClick={zoom.farther}>
           <ZoomOut aria-hidden />
         </Button>
         {home && (
@@ -125,11 +138,15 @@ function boundsOf(houses: readonly RectM[]): RectM {
   return { xM: x0, yM: y0, lengthM: x1 - x0, widthM: y1 - y0 };
 }
 
-const BAR_LENGTHS_M = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50];
+const BAR_LENGTHS = {
+  metric: [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50].map((metres) => [metres, `${metres} m`] as const),
+  us: [0.5, 1, 2, 5, 10, 20, 50, 100, 200].map((feet) => [feet * 0.3048, feet < 1 ? "6 in" : `${feet} ft`] as const),
+};
 
 /** Written to the element itself, as the movement is. */
-function showScale(bar: HTMLDivElement, metresAcross: number) {
-  const lengthM = BAR_LENGTHS_M.findLast((candidate) => candidate < metresAcross / 5) ?? BAR_LENGTHS_M[0]!;
+function showScale(bar: HTMLDivElement, metresAcross: number, system: UnitPreferences["system"]) {
+  const lengths = BAR_LENGTHS[system];
+  const [lengthM, words] = lengths.findLast(([candidate]) => candidate < metresAcross / 5) ?? lengths[0]!;
   bar.style.width = `${(lengthM / metresAcross) * 100}%`;
-  bar.textContent = `${lengthM} m`;
+  bar.textContent = words;
 }

@@ -1,13 +1,13 @@
 "use client";
-import Link from "next/link";
-import type { HouseView } from "@/server/place/view";
-import { quantityText } from "@/core/units/format";
+import { PageLink } from "@/ui/PageLink";
+import type { HouseView } from "@/core/garden/placeView";
+import { counted, quantityText } from "@/core/units/format";
 import { standFootprint } from "@/core/place/standLayout";
 import { buttonClass } from "@/ui/Button";
 import { PrintButton } from "@/ui/PrintButton";
 import { useUnits } from "@/ui/units";
 import { MARGIN_M, PAPERS, SCALES, type Paper } from "./paper";
-import { StandShape } from "./plan/StandShape";
+import { StandShape } from "@/features/frame/plan/StandShape";
 
 const PX_PER_MM = 96 / 25.4;
 const GROWS_NOTHING: HouseView["stands"][number]["growing"] = [];
@@ -20,7 +20,10 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
   const perSheet = { x: (sheetMm * scale) / 1000, y: (sheetHeightMm * scale) / 1000 };
   const [allX, allY] = [house.lengthM + 2 * MARGIN_M, house.widthM + 2 * MARGIN_M];
   const [columns, rows] = [Math.ceil(allX / perSheet.x - 1e-9), Math.ceil(allY / perSheet.y - 1e-9)];
-  const sheets = Array.from({ length: columns * rows }, (_, index) => ({ column: index % columns, row: Math.floor(index / columns) })); // prettier-ignore
+  const sheets = Array.from({ length: columns * rows }, (_, index) => ({
+    column: index % columns,
+    row: Math.floor(index / columns),
+  }));
   const level = Math.floor(Math.log2((1000 / scale) * PX_PER_MM * 2));
   const address = (more: { scale?: number; paper?: Paper }) =>
     `/place/print?house=${house.id}&scale=${more.scale ?? scale}&paper=${more.paper ?? paper}`;
@@ -29,30 +32,44 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
     <>
       <style>{`@page { size: ${paper} landscape; margin: 10mm; } @media print { #sheet > header { display: none; } #sheet { padding: 0; } }`}</style>
       <div className="no-print mb-4 flex flex-wrap items-center gap-2">
-        <Link href={`/place?house=${house.id}`} className="min-h-8 underline">
+        <PageLink href={`/place?house=${house.id}`} className="min-h-8 underline">
           Back to the plan
-        </Link>
+        </PageLink>
         <span className="ml-4 text-soft">Scale</span>
         {SCALES.map((one) => (
-          <Link key={one} href={address({ scale: one })} className={buttonClass(one === scale ? "strong" : "plain")} aria-current={one === scale ? "true" : undefined}>
+          <PageLink
+            key={one}
+            href={address({ scale: one })}
+            className={buttonClass(one === scale ? "strong" : "plain")}
+            aria-current={one === scale ? "true" : undefined}
+          >
             1:{one}
-          </Link>
+          </PageLink>
         ))}
         <span className="ml-4 text-soft">on</span>
         {(Object.keys(PAPERS) as Paper[]).map((one) => (
-          <Link key={one} href={address({ paper: one })} className={buttonClass(one === paper ? "strong" : "plain")} aria-current={one === paper ? "true" : undefined}>
+          <PageLink
+            key={one}
+            href={address({ paper: one })}
+            className={buttonClass(one === paper ? "strong" : "plain")}
+            aria-current={one === paper ? "true" : undefined}
+          >
             {one}
-          </Link>
+          </PageLink>
         ))}
-        <PrintButton label={`Print ${sheets.length === 1 ? "1 sheet" : `${sheets.length} sheets`}`} />
+        <PrintButton label={`Print ${counted(sheets.length, "sheet")}`} />
       </div>
       <p className="no-print mb-3 text-sm text-soft">
-        Print at 100 %, not “fit to page”, and measure the bar at the foot: {quantityText(barM, "length", units)} must be{" "}
-        {quantityText((barM * 1000) / scale, "bore", units)} long.
+        Print at 100 %, not “fit to page”, and measure the bar at the foot: {quantityText(barM, "length", units)} must
+        be {quantityText((barM * 1000) / scale, "bore", units)} long.
       </p>
       <div className="overflow-x-auto print:overflow-visible">
         {sheets.map(({ column, row }) => (
-          <figure key={`${column}/${row}`} className="mb-6 break-before-page first:break-before-auto print:mb-0" style={{ width: `${sheetMm}mm` }}>
+          <figure
+            key={`${column}/${row}`}
+            className="mb-6 break-before-page first:break-before-auto print:mb-0"
+            style={{ width: `${sheetMm}mm` }}
+          >
             <svg
               role="img"
               aria-label={`${house.name} at 1:${scale}, sheet ${row * columns + column + 1} of ${sheets.length}`}
@@ -61,7 +78,15 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
               viewBox={`${column * perSheet.x - MARGIN_M} ${row * perSheet.y - MARGIN_M} ${perSheet.x} ${perSheet.y}`}
               className="block bg-sheet outline outline-1 outline-rule print:outline-none"
             >
-              <rect width={house.lengthM} height={house.widthM} fill="none" className="stroke-ink" strokeWidth={2} vectorEffect="non-scaling-stroke" data-house />
+              <rect
+                width={house.lengthM}
+                height={house.widthM}
+                fill="none"
+                className="stroke-ink"
+                strokeWidth={2}
+                vectorEffect="non-scaling-stroke"
+                data-house
+              />
               {stands.map(({ stand, counts }) => {
                 const foot = standFootprint(stand);
                 const words = `${stand.name}: ${counts.lines} × ${counts.sitesPerLine} = ${counts.sites}`;
@@ -79,10 +104,16 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
             </svg>
             <figcaption className="flex h-[8mm] items-end justify-between text-xs">
               <span>
-                {house.name}, {quantityText(house.lengthM, "length", units)} × {quantityText(house.widthM, "length", units)} · 1:{scale} · {day}
-                {sheets.length > 1 && ` · sheet ${row * columns + column + 1} of ${sheets.length}, row ${row + 1}, column ${column + 1}`}
+                {house.name}, {quantityText(house.lengthM, "length", units)} ×{" "}
+                {quantityText(house.widthM, "length", units)} · 1:{scale} · {day}
+                {sheets.length > 1 &&
+                  ` · sheet ${row * columns + column + 1} of ${sheets.length}, row ${row + 1}, column ${column + 1}`}
               </span>
-              <span data-bar className="border-x-2 border-b-2 border-ink text-center" style={{ width: `${(barM * 1000) / scale}mm` }}>
+              <span
+                data-bar
+                className="border-x-2 border-b-2 border-ink text-center"
+                style={{ width: `${(barM * 1000) / scale}mm` }}
+              >
                 {quantityText(barM, "length", units)}
               </span>
             </figcaption>
@@ -91,4 +122,4 @@ export function PrintPlan({ view, scale, paper, day }: { view: HouseView; scale:
       </div>
     </>
   );
-} // prettier-ignore
+}

@@ -1,28 +1,29 @@
 "use client";
-import { quantityText } from "@/core/units/format";
+import { counted, quantityText } from "@/core/units/format";
 import { kindWords, plural } from "@/core/place/stand";
 import { standFootprint } from "@/core/place/standLayout";
-import type { StandView } from "@/server/place/view";
+import type { StandView } from "@/core/garden/placeView";
 import { Button } from "@/ui/Button";
 import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
-import { Only } from "@/ui/who";
+import { Only } from "@/features/frame/who";
 import { CautionNote } from "@/ui/Caution";
+import { standFindingWords } from "./words";
 import { StandFigures } from "./StandFigures";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 
 /** How many plants a stand takes, how dense that is three ways, and what is doubtful about it. */
-export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: boolean; onEdit: () => void }) {
+export function StandFacts({ view, onEdit }: { view: StandView; onEdit: () => void }) {
   const units = useUnits();
   const { stand, counts, densities } = view;
   const foot = standFootprint(stand);
   const words = kindWords(stand.spec.kind);
-  const area = (value: number) => `${value.toFixed(value < 10 ? 1 : 0)}`;
+  const kind = words.name.toLowerCase();
   return (
     <section aria-label={stand.name}>
       <h2 className="text-3xl">{stand.name}</h2>
       <p className="text-soft">
-        {words.name.toLowerCase()}, serves {view.poolName.toLowerCase()}
+        {kind}, used for {view.growingAreaName.toLowerCase()}
         {view.loopName ? `, on the ${view.loopName.toLowerCase()} loop` : ", watered by hand"}
       </p>
       <p className="sign my-3 text-5xl">
@@ -39,11 +40,12 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
         <small className="text-2xl font-medium text-soft">{plural(words.site)}</small>
       </p>
       <p>
-        {counts.lines} {plural(words.line)} of {counts.sitesPerLine}
-        {grows && `; ${view.planted} taken today, ${counts.sites - view.planted} free`}
+        {counted(counts.lines, words.line, plural(words.line))},{" "}
+        {counted(counts.sitesPerLine, words.site, plural(words.site))} on each
+        {`; ${view.planted} taken today, ${counts.sites - view.planted} free`}
       </p>
       <table className="mt-4 w-full">
-        <caption className="sign pb-1 text-left text-xl">Plants per m²</caption>
+        <caption className="sign pb-1 text-left text-xl">How close plants stand</caption>
         <tbody>
           {(
             [
@@ -53,14 +55,14 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
                 "Sites divided by the ground of the lines alone: how close plants stand.",
               ],
               [
-                "of stand with its aisles",
+                `of ${kind} with its aisles`,
                 densities.perM2OfStand,
-                "Sites divided by the rectangle of the stand with gaps and inner aisles: how well it uses its ground.",
+                `Sites divided by the rectangle of the ${kind} with gaps and inner aisles: how well it uses its ground.`,
               ],
               [
                 "of house",
                 densities.perM2OfHouse,
-                "Sites divided by the footprint of the house: how well the house is filled by this stand.",
+                `Sites divided by the footprint of the house: how well the house is filled by this ${kind}.`,
               ],
             ] as const
           ).map(([name, value, how]) => (
@@ -69,8 +71,8 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
                 {name}
               </th>
               <td className="figure py-1 text-right">
-                <Why label={`Plants per m² ${name}`} how={how} inputs={[["sites", String(counts.sites)]]}>
-                  {area(value)}
+                <Why label={`Plants ${name}`} how={how} inputs={[["sites", String(counts.sites)]]}>
+                  {quantityText(value, "density", units)}
                 </Why>
               </td>
             </tr>
@@ -98,8 +100,8 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
       </p>
       <StandFigures view={view} />
       {counts.warnings.map((warning) => (
-        <p key={warning} className="mt-2 border-l-[6px] border-feed bg-feed-pale px-3 py-1.5 text-sm">
-          {warning}
+        <p key={warning.kind} className="mt-2 border-l-[6px] border-feed bg-feed-pale px-3 py-1.5 text-sm">
+          {standFindingWords(warning, units)}
         </p>
       ))}
       {words.caution && (
@@ -107,16 +109,14 @@ export function StandFacts({ view, grows, onEdit }: { view: StandView; grows: bo
           <CautionNote short={words.caution[0]} more={words.caution[1]} />
         </div>
       )}
-      {grows && (
-        <p>
-          <Link
-            href={`/people/history?stand=${stand.id}`}
-            className="no-print mt-2 inline-block min-h-8 text-sm underline"
-          >
-            Who changed it
-          </Link>
-        </p>
-      )}
+      <p>
+        <PageLink
+          href={`/people/history?stand=${stand.id}`}
+          className="no-print mt-2 inline-block min-h-8 text-sm underline"
+        >
+          Who changed it
+        </PageLink>
+      </p>
       <Only right="plan">
         <Button className="no-print mt-2" onClick={onEdit}>
           Change {stand.name}

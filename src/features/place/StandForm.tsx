@@ -1,34 +1,43 @@
 "use client";
-import { useEffect, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
+import { STAND } from "@/core/garden/entities/place";
+import { formFields } from "@/features/frame/form/entityFields";
 import { largestFree } from "@/core/place/layout/fillHouse";
 import { exampleIn } from "@/core/place/layout/houseOptions";
+import { clashOf } from "@/core/place/houseChecks";
+import type { PlacedStand } from "@/core/place/stand";
 import { standFootprint } from "@/core/place/standLayout";
 import { STAND_KINDS, STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds";
-import type { House, PoolRow, Stand } from "@/server/place/queries";
+import type { House } from "@/core/garden/garden";
+import type { Stand } from "@/core/garden/garden";
+import type { GrowingAreaRow } from "@/core/garden/garden";
+import { removeStand, saveStand } from "@/server/place/actions";
 import { standSchema } from "@/server/place/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
-import type { PlanStore } from "./plan/planStore";
+import { roundDefaults } from "@/features/frame/form/roundDefaults";
+import { formValues } from "@/features/frame/form/formValues";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
 import { ZonesForRate } from "./ZonesForRate";
 import { tryCounts } from "./tryCounts";
 import { MEASURE_FIELDS } from "./standFields";
-import { inUnits } from "@/core/units/told";
+import { clashWords, standFindingWords } from "./words";
 import { useUnits } from "@/ui/units";
 
 export interface StandFormProps {
   readonly stand: Stand | null;
   readonly house: House;
   readonly others: readonly Stand[];
-  readonly pools: readonly PoolRow[];
+  readonly growingAreas: readonly GrowingAreaRow[];
   readonly loops: readonly { readonly id: number; readonly name: string }[];
-  readonly store: PlanStore;
+  /** The stand as it is typed, to be drawn where it will stand; null when there is nothing to draw. */
+  readonly onDraft: (draft: PlacedStand | null) => void;
   readonly onDone: () => void;
 }
 
 /** A stand by its measures, with what they come to while they are typed. */
-export function StandForm({ stand, house, others, pools, loops, store, onDone }: StandFormProps) {
+export function StandForm({ stand, house, others, growingAreas, loops, onDraft, onDone }: StandFormProps) {
   const fields: readonly FieldSpec[] = [
     { name: "name", label: "Name", type: "text" },
     {
@@ -38,14 +47,15 @@ export function StandForm({ stand, house, others, pools, loops, store, onDone }:
       options: STAND_KINDS.map((kind) => ({ value: kind, label: STAND_MODELS[kind].words.name })),
     },
     {
-      name: "poolId",
-      label: "Serves",
+      name: "growingAreaId",
+      label: "Used for",
       type: "choice",
-      options: pools.map((pool) => ({ value: pool.id, label: pool.name })),
+      options: growingAreas.map((growingArea) => ({ value: growingArea.id, label: growingArea.name })),
     },
     {
       name: "loopId",
       label: "Watered by",
+      hint: "a loop is a tank and what it waters",
       type: "choice",
       options: [
         { value: null, label: "hand" },
@@ -53,36 +63,34 @@ export function StandForm({ stand, house, others, pools, loops, store, onDone }:
       ],
     },
     ...MEASURE_FIELDS,
-    { name: "xM", label: "From the left of the house", type: "quantity", dimension: "length" },
-    { name: "yM", label: "From its top", type: "quantity", dimension: "length" },
-    { name: "turned", label: "Turned a quarter", type: "switch" },
+    ...STAND.fields
+      .filter(({ name }) => ["xM", "yM", "turned"].includes(name))
+      .flatMap((field) => formFields(field).map((one) => ({ ...one, fold: "Where it stands" }))),
   ];
   const defaults = stand
-    ? { id: stand.id, version: stand.version, houseId: stand.houseId, poolId: stand.poolId, loopId: stand.loopId, name: stand.name, xM: stand.xM, yM: stand.yM, turned: stand.turned, spec: stand.spec }
-    : { id: null, version: null, houseId: house.id, poolId: pools[0]?.id ?? null, loopId: null, name: "", turned: false, ...startIn(house, others, "channel-bank") }; // prettier-ignore
+    ? formValues(STAND, stand)
+    : formValues(STAND, {
+        houseId: house.id,
+        growingAreaId: growingAreas[0]?.id ?? null,
+        loopId: null,
+        name: "",
+        turned: false,
+        ...startIn(house, others, "channel-bank"),
+      });
   return (
     <EntityForm
+      form="stand"
       schema={standSchema}
       fields={fields}
       defaults={defaults}
-      action={store.saveStand}
-      place={store.name}
-      saved="Stand saved"
+      action={saveStand}
+      saved={stand ? `${STAND_MODELS[stand.spec.kind].words.name} saved` : `Added to ${house.name}`}
       onDone={onDone}
-      aside={
-        stand && (
-          <RemoveButton
-            what={stand.name}
-            action={(input) => store.removeStand({ ...(input as { id: number }), version: stand.version })}
-            id={stand.id}
-            onDone={onDone}
-          />
-        )
-      }
+      aside={stand && <RemoveButton what={stand.name} action={removeStand} id={stand.id} onDone={onDone} />}
     >
       <KindExample house={house} others={others} fresh={stand === null} />
       <ZonesForRate />
-      <CountsSoFar />
+      <SoFar id={stand?.id ?? NEW_STAND} house={house} others={others} onDraft={onDraft} />
     </EntityForm>
   );
 }
@@ -96,36 +104,60 @@ function startIn(house: House, others: readonly Stand[], kind: StandKind) {
 /** Changing the kind brings that kind's worked example; measures of the kind before mean nothing there. */
 function KindExample({ house, others, fresh }: { house: House; others: readonly Stand[]; fresh: boolean }) {
   const { control, setValue } = useFormContext();
+  const units = useUnits();
   const kind = useWatch({ control, name: "spec.kind" }) as StandKind;
   const last = useRef(kind);
   useEffect(() => {
     if (kind === last.current) return;
     last.current = kind;
     const start = startIn(house, others, kind);
-    setValue("spec", start.spec, { shouldValidate: false });
+    const { spec } = roundDefaults({ id: null, spec: start.spec }, MEASURE_FIELDS, units);
+    setValue("spec", spec, { shouldValidate: false });
     if (!fresh) return;
     setValue("xM", start.xM, { shouldValidate: false });
     setValue("yM", start.yM, { shouldValidate: false });
-  }, [kind, setValue, house, others, fresh]);
+  }, [kind, setValue, house, others, fresh, units]);
   return <p className="mb-2 text-soft">{STAND_MODELS[kind]?.words.about}</p>;
 }
 
-function CountsSoFar() {
-  const { control } = useFormContext();
-  const values = useWatch({ control, name: "spec" }) as StandSpec;
+/** A stand that is not saved yet has no id of its own. */
+const NEW_STAND = -1;
+
+interface SoFarProps extends Pick<StandFormProps, "house" | "others" | "onDraft"> {
+  readonly id: number;
+}
+
+/** What was typed so far comes to: sites, what it would run into, and its place on the plan. */
+function SoFar({ id, house, others, onDraft }: SoFarProps) {
   const units = useUnits();
-  const counts = tryCounts(values);
-  if (!counts) return <p className="text-soft">With complete measures the count stands here.</p>;
+  const { control } = useFormContext();
+  const values = useWatch({ control }) as Omit<PlacedStand, "id">;
+  const counts = tryCounts(values.spec);
+  const text = JSON.stringify(values);
+  const draft = useMemo(() => draftOf(id, JSON.parse(text) as Omit<PlacedStand, "id">), [id, text]);
+  useEffect(() => {
+    if (draft) onDraft(draft);
+  }, [draft, onDraft]);
+  useEffect(() => () => onDraft(null), [onDraft]);
+  if (!counts) return <p className="text-soft">The count is shown here once the measures are complete.</p>;
+  const clash = draft && clashOf(house, draft, others);
   return (
-    <div className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
+    <div className={`border-l-[6px] px-3 py-2 ${clash ? "border-alarm bg-alarm-pale" : "border-leaf bg-leaf-pale"}`}>
       <p>
         <span className="figure">{counts.sites}</span> sites: {counts.lines} × {counts.sitesPerLine}
       </p>
+      {clash && <p className="font-bold">{clashWords(clash, units)}</p>}
       {counts.warnings.map((warning) => (
-        <p key={warning} className="text-sm">
-          {inUnits(warning, units)}
+        <p key={warning.kind} className="text-sm">
+          {standFindingWords(warning, units)}
         </p>
       ))}
     </div>
   );
+}
+
+/** Null while a measure is missing or out of its range: what was drawn last stays. */
+function draftOf(id: number, { name, spec, xM, yM, turned }: Omit<PlacedStand, "id">): PlacedStand | null {
+  if (!tryCounts(spec) || !Number.isFinite(xM) || !Number.isFinite(yM)) return null;
+  return { id, name: name.trim() || STAND_MODELS[spec.kind].words.name, spec, xM, yM, turned };
 }

@@ -1,7 +1,7 @@
-import type { StandView } from "@/server/place/view";
+import type { StandView } from "@/core/garden/placeView";
 import { toneOf } from "@/ui/tones";
 
-/** Which tone is which variety, for all that stands here today. */
+/** Which tone is which variety, for all that grows here today. */
 export function VarietyKey({ stands }: { stands: readonly StandView[] }) {
   const varieties = new Map(stands.flatMap(({ growing }) => growing.map((run) => [run.variety, run.tone] as const)));
   return (

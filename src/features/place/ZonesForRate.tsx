@@ -1,4 +1,5 @@
 "use client";
+import { channelBankOf } from "@/core/place/kinds";
 import { useState } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
 import { gradedLine, zonesForRate } from "@/core/place/gradedLine";
@@ -8,13 +9,13 @@ import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { Why } from "@/ui/Why";
 
-/** Sites that each zone of a graded line wants for so many plants a week, beside those it has; lengths to match on request. */
+/** Sites that each zone of a graded line needs for so many plants a week, beside those it has; lengths to match on request. */
 export function ZonesForRate() {
   const { control, setValue } = useFormContext();
-  const spec = useWatch({ control, name: "spec" }) as StandSpec;
+  const bank = channelBankOf(useWatch({ control, name: "spec" }) as StandSpec);
   const [rate, setRate] = useState<QuantityValue>(null);
-  if (spec.kind !== "channel-bank" || !Array.isArray(spec.zones) || spec.zones.length === 0) return null;
-  const found = typeof rate === "number" && rate >= 0 && rate <= 100_000 ? wantedAndThere(spec, rate) : null;
+  if (!Array.isArray(bank?.zones) || bank.zones.length === 0) return null;
+  const found = typeof rate === "number" && rate >= 0 && rate <= 100_000 ? wantedAndThere(bank, rate) : null;
   return (
     <div className="mb-3 border-t border-rule pt-2">
       <div className="max-w-60">
@@ -27,11 +28,11 @@ export function ZonesForRate() {
           <ul className="mt-2">
             {found.map(({ wanted, there }, zone) => (
               <li key={zone}>
-                Zone {zone + 1} wants{" "}
+                Zone {zone + 1} needs{" "}
                 <Why
                   label={`Sites of zone ${zone + 1}`}
-                  how="What stands there = plants that come a week × the weeks they stay."
-                  inputs={[["weeks", String(spec.zones[zone]!.weeks)]]}
+                  how="Plants there = plants that come a week × the weeks they stay."
+                  inputs={[["weeks", String(bank.zones[zone]!.weeks)]]}
                 >
                   <b>{wanted}</b>
                 </Why>{" "}
@@ -49,7 +50,7 @@ export function ZonesForRate() {
               });
             }}
           >
-            Make the zones so long
+            Set the zones to these lengths
           </Button>
         </>
       )}
@@ -60,7 +61,10 @@ export function ZonesForRate() {
 /** Zone by zone over all lines, and the length that holds what is wanted: one pitch for each site of a line. */
 function wantedAndThere(spec: ChannelBank, rate: number) {
   try {
-    const wanted = zonesForRate(rate, spec.zones.map(({ weeks }) => weeks)); // prettier-ignore
+    const wanted = zonesForRate(
+      rate,
+      spec.zones.map(({ weeks }) => weeks),
+    );
     const { sitesByZone } = gradedLine(spec.lineLengthM, spec.endMarginM, spec.zones);
     return wanted.map((sites, zone) => {
       const ends = (zone === 0 ? spec.endMarginM : 0) + (zone === wanted.length - 1 ? spec.endMarginM : 0);

@@ -1,7 +1,8 @@
 import { dayInWords } from "@/core/units/day";
-import type { GrowingRun, StandView } from "@/server/place/view";
+import type { GrowingRun, StandView } from "@/core/garden/placeView";
+import { counted } from "@/core/units/format";
 
-/** What stands on each site of a line today; undefined where the site is free. */
+/** What grows on each site of a line today; undefined where the site is free. */
 export function plantsOfLine({ counts, growing }: StandView, line: number): (GrowingRun | undefined)[] {
   const first = line * counts.sitesPerLine;
   return Array.from({ length: counts.sitesPerLine }, (_, site) =>
@@ -25,5 +26,5 @@ export function lineWordsToday(view: StandView, line: number): string {
 function ageWords({ dayOfStage, daysOfStage }: GrowingRun): string {
   const past = dayOfStage - daysOfStage;
   if (past < 0) return `day ${dayOfStage + 1} of ${daysOfStage}`;
-  return past === 0 ? "ready today" : `ready since ${past} days`;
+  return past === 0 ? "ready today" : `ready for ${counted(past, "day")}`;
 }

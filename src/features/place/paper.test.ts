@@ -12,10 +12,15 @@ test.each([
 });
 
 test("the next larger scale would not fit the sheet", () => {
-  for (const [lengthM, widthM] of [[12, 6], [30, 9], [7, 6.5]] as const) {
+  for (const [lengthM, widthM] of [
+    [12, 6],
+    [30, 9],
+    [7, 6.5],
+  ] as const) {
     const scale = fittingScale({ lengthM, widthM }, "A4");
     const larger = SCALES[SCALES.indexOf(scale as (typeof SCALES)[number]) - 1];
     const [w, h] = PAPERS.A4;
-    if (larger) expect((lengthM + 2 * MARGIN_M) * 1000 > larger * w || (widthM + 2 * MARGIN_M) * 1000 > larger * h).toBe(true); // prettier-ignore
+    if (larger)
+      expect((lengthM + 2 * MARGIN_M) * 1000 > larger * w || (widthM + 2 * MARGIN_M) * 1000 > larger * h).toBe(true);
   }
-}); // prettier-ignore
+});

@@ -8,6 +8,7 @@ export const MARGIN_M = 0.5;
 /** The largest scale at which a house fits one sheet. */
 export function fittingScale(house: { readonly lengthM: number; readonly widthM: number }, paper: Paper): number {
   const [w, h] = PAPERS[paper];
-  const fits = (scale: number) => ((house.lengthM + 2 * MARGIN_M) * 1000) / scale <= w && ((house.widthM + 2 * MARGIN_M) * 1000) / scale <= h; // prettier-ignore
+  const fits = (scale: number) =>
+    ((house.lengthM + 2 * MARGIN_M) * 1000) / scale <= w && ((house.widthM + 2 * MARGIN_M) * 1000) / scale <= h;
   return SCALES.find(fits) ?? SCALES.at(-1)!;
 }

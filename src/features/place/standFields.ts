@@ -1,38 +1,26 @@
-import { STAND_KINDS, STAND_MODELS, type StandKind, type StandSpec } from "@/core/place/kinds";
-import type { Measure } from "@/core/place/kinds/model";
-import type { FieldSpec } from "@/ui/form/fields";
+import { STAND_KINDS, STAND_MODELS, type StandSpec } from "@/core/place/kinds";
+import { formFields } from "@/features/frame/form/entityFields";
+import type { FieldSpec } from "@/features/frame/form/fields";
 
 interface Values {
   readonly spec: StandSpec;
 }
 
+/** What decides how many plants stand there: it is asked first, the rest is folded with what it is taken as. */
+const ASKED = new Set([
+  ...["lines", "lineLengthM", "pitchM", "bedWidthM", "rows", "ponds", "pondLengthM", "pondWidthM"],
+  ...["bucketsPerLine", "bucketSpacingM", "bucketVolumeL", "plantsPerBucket", "towersPerRow", "tiers", "plantsPerTier"],
+  ...["racks", "shelvesPerRack", "shelfLengthM", "cellsPerTray", "use"],
+]);
+const REST = "Everything else";
+
 /** The fields of all kinds of stands, made from their measures; each shows for its own kind. */
 export const MEASURE_FIELDS: readonly FieldSpec[] = STAND_KINDS.flatMap((kind) =>
-  STAND_MODELS[kind].measures.flatMap((measure) => fieldOf(kind, measure)),
+  STAND_MODELS[kind].measures.flatMap((measure) =>
+    formFields(measure, "spec.").map((field) => ({
+      ...field,
+      ...(!ASKED.has(measure.name) && { fold: REST }),
+      when: (values: Values) => values.spec.kind === kind,
+    })),
+  ),
 );
-
-function fieldOf(kind: StandKind, measure: Measure): FieldSpec[] {
-  const common = {
-    name: `spec.${measure.name}`,
-    label: measure.label,
-    hint: measure.hint,
-    when: (values: Values) => values.spec.kind === kind,
-  };
-  if (measure.type === "number") return [{ ...common, type: "quantity", dimension: measure.dimension }];
-  if (measure.type === "choice")
-    return [{ ...common, type: "choice", options: measure.options.map((value) => ({ value, label: value })) }];
-  return [
-    {
-      ...common,
-      type: "rows",
-      most: measure.most,
-      addWords: measure.addWords,
-      fresh: measure.fresh,
-      columns: measure.columns.map((column) =>
-        column.type === "text"
-          ? { name: column.name, label: column.label, type: "text" as const }
-          : { name: column.name, label: column.label, type: "quantity" as const, dimension: column.dimension },
-      ),
-    },
-  ];
-}

@@ -2,15 +2,20 @@
 import { removeCutList, saveCutList } from "@/server/place/benchActions";
 import type { CutListRow } from "@/server/place/benchQueries";
 import { cutListSchema, type CutListInput } from "@/server/place/benchSchema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "name", label: "Name", type: "text" },
   { name: "material", label: "Material", type: "text", hint: "offcuts of the same material are used" },
   {
-    name: "pieces", label: "Pieces", type: "rows", most: 60, addWords: "Add a piece", fresh: { lengthMm: 1000, count: 1, label: "" },
+    name: "pieces",
+    label: "Pieces",
+    type: "rows",
+    most: 60,
+    addWords: "Add a piece",
+    fresh: { lengthMm: 1000, count: 1, label: "" },
     columns: [
       { name: "lengthMm", label: "Length", type: "quantity", dimension: "bore" },
       { name: "count", label: "How many", type: "quantity", dimension: "count" },
@@ -18,27 +23,49 @@ const FIELDS: readonly FieldSpec[] = [
     ],
   },
   {
-    name: "stocks", label: "Lengths on sale", type: "rows", most: 3, addWords: "Add a length", fresh: { lengthMm: 3000, price: 0 },
+    name: "stocks",
+    label: "Lengths on sale",
+    type: "rows",
+    most: 3,
+    addWords: "Add a length",
+    fresh: { lengthMm: 3000, price: 0 },
     columns: [
       { name: "lengthMm", label: "Length", type: "quantity", dimension: "bore" },
       { name: "price", label: "Price of one", type: "quantity", dimension: "money" },
     ],
   },
   {
-    name: "objective", label: "Wanted", type: "choice",
-    options: [{ value: "bars", label: "fewest bars, then least length" }, { value: "money", label: "least money" }],
+    name: "objective",
+    label: "Wanted",
+    type: "choice",
+    options: [
+      { value: "bars", label: "fewest bars, then least length" },
+      { value: "money", label: "least money" },
+    ],
   },
-  { name: "kerfMm", label: "Kerf of the saw", type: "quantity", dimension: "bore", hint: "what one cut takes; 2 to 3 mm for most" },
-  { name: "trimMm", label: "Taken off each end", type: "quantity", dimension: "bore", hint: "of bought bars: ends come damaged" },
+  {
+    name: "sawCutMm",
+    label: "Saw cut",
+    type: "quantity",
+    dimension: "bore",
+    hint: "what one cut takes; {2 mm} to {3 mm} for most",
+  },
+  {
+    name: "trimMm",
+    label: "Taken off each end",
+    type: "quantity",
+    dimension: "bore",
+    hint: "of bought bars: ends come damaged",
+  },
   { name: "leastOffcutMm", label: "Least useful offcut", type: "quantity", dimension: "bore" },
   { name: "usesOffcuts", label: "Use what lies on the shelf", type: "switch" },
-]; // prettier-ignore
+];
 
 export type CutListStart = Pick<CutListInput, "name" | "material" | "pieces">;
 
 const EXAMPLE: CutListStart = {
   name: "Frame of a bench",
-  material: "tube 25 mm",
+  material: "tube",
   pieces: [
     { lengthMm: 1200, count: 4, label: "rail" },
     { lengthMm: 800, count: 6, label: "leg" },
@@ -56,10 +83,20 @@ export function CutListForm({
   start: CutListStart | null;
   onDone: () => void;
 }) {
-  const fresh = { id: null, version: null, kerfMm: 3, trimMm: 0, leastOffcutMm: 300, objective: "bars", usesOffcuts: true, stocks: [{ lengthMm: 6000, price: 0 }] }; // prettier-ignore
+  const fresh = {
+    id: null,
+    version: null,
+    sawCutMm: 3,
+    trimMm: 0,
+    leastOffcutMm: 300,
+    objective: "bars",
+    usesOffcuts: true,
+    stocks: [{ lengthMm: 6000, price: 0 }],
+  };
   const { assemblies: _assemblies, plan: _plan, cutOn: _cutOn, ...kept } = list ?? ({} as CutListRow);
   return (
     <EntityForm
+      form="cut-list"
       schema={cutListSchema}
       fields={FIELDS}
       defaults={list ? kept : { ...fresh, ...(start ?? EXAMPLE) }}

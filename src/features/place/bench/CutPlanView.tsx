@@ -1,5 +1,5 @@
 "use client";
-import { quantityText } from "@/core/units/format";
+import { counted, quantityText } from "@/core/units/format";
 import type { CutPlan } from "@/server/place/benchQueries";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
@@ -17,50 +17,82 @@ function alike(plan: CutPlan) {
 }
 
 /** The plan: what to buy, whether it is the best there is, and every bar with its cuts in their order. */
-export function CutPlanView({ plan, leastOffcutMm, kerfMm }: { plan: CutPlan; leastOffcutMm: number; kerfMm: number }) {
+export function CutPlanView({
+  plan,
+  leastOffcutMm,
+  sawCutMm,
+}: {
+  plan: CutPlan;
+  leastOffcutMm: number;
+  sawCutMm: number;
+}) {
   const units = useUnits();
   const mm = (value: number) => quantityText(value, "bore", units);
   const longest = Math.max(1, ...plan.bars.map(({ stockMm }) => stockMm));
   const kept = plan.bars.map(({ offcutMm }) => offcutMm).filter((offcut) => offcut >= Math.max(1, leastOffcutMm));
   const fromShelf = plan.bars.filter(({ onHand }) => onHand).length;
-  const bound = "cost" in plan.least ? `at least ${quantityText(plan.least.cost, "money", units)}` : `at least ${plan.least.bars} bars, ${mm(plan.least.lengthMm)} in all`;
+  const bound =
+    "cost" in plan.least
+      ? `at least ${quantityText(plan.least.cost, "money", units)}`
+      : `at least ${counted(plan.least.bars, "bar")}, ${mm(plan.least.lengthMm)} in all`;
   return (
     <section aria-label="The plan">
       <p className="text-xl">
-        <Why label="Bars to buy" how="Columns of cuts are generated until none could better the linear program; its optimum, rounded up to a total that can be had, is a bound for every plan. The plan is proved best when it meets that." inputs={[["no plan does with less than", bound]]}>
+        <Why
+          label="Bars to buy"
+          how="Cutting patterns are added until none improves the linear program; its optimum, rounded up to a total that bars can make, is a lower bound for every plan. The plan is proved best when it equals that bound."
+          inputs={[["no plan needs less than", bound]]}
+        >
           <span className="figure">{plan.boughtBars}</span>
         </Why>{" "}
         bars to buy, <span className="figure">{mm(plan.boughtMm)}</span> in all
-        {plan.cost > 0 && <>, for <span className="figure">{quantityText(plan.cost, "money", units)}</span></>}
+        {plan.cost > 0 && (
+          <>
+            , for <span className="figure">{quantityText(plan.cost, "money", units)}</span>
+          </>
+        )}
         {fromShelf > 0 && `, and ${fromShelf} from the shelf`}
       </p>
-      <p className={`mt-1 inline-block border-l-[6px] px-3 py-1 ${plan.proved ? "border-leaf bg-leaf-pale" : "border-feed bg-feed-pale"}`}>
+      <p
+        className={`mt-1 inline-block border-l-[6px] px-3 py-1 ${plan.proved ? "border-leaf bg-leaf-pale" : "border-feed bg-feed-pale"}`}
+      >
         {plan.proved ? "Proved best: " : "Not proved best: "}
         {bound}.
       </p>
       {plan.uncut.length > 0 && (
         <p role="alert" className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
-          The bars do not reach for {plan.uncut.map(({ lengthMm, count }) => `${count} × ${mm(lengthMm)}`).join(", ")}.
+          Not enough bars for {plan.uncut.map(({ lengthMm, count }) => `${count} × ${mm(lengthMm)}`).join(", ")}.
         </p>
       )}
       <ol className="mt-3 space-y-3">
         {alike(plan).map(({ bar, times }, index) => (
           <li key={index} className="break-inside-avoid">
             <p className="text-sm">
-              <span className="sign text-lg">{times} ×</span> {bar.onHand ? "from the shelf" : "bar of"} {mm(bar.stockMm)}:{" "}
-              {runs(bar.cuts).map(({ lengthMm, label, count }) => `${count > 1 ? `${count} × ` : ""}${mm(lengthMm)}${label ? ` ${label}` : ""}`).join(", ")}
+              <span className="sign text-lg">{times} ×</span> {bar.onHand ? "from the shelf" : "bar of"}{" "}
+              {mm(bar.stockMm)}:{" "}
+              {runs(bar.cuts)
+                .map(
+                  ({ lengthMm, label, count }) =>
+                    `${count > 1 ? `${count} × ` : ""}${mm(lengthMm)}${label ? ` ${label}` : ""}`,
+                )
+                .join(", ")}
               {bar.offcutMm > 0 && `; ${mm(bar.offcutMm)} left`}
             </p>
-            <BarDrawing bar={bar} longest={longest} kerfMm={kerfMm} mm={mm} leastOffcutMm={leastOffcutMm} />
+            <BarDrawing bar={bar} longest={longest} sawCutMm={sawCutMm} mm={mm} leastOffcutMm={leastOffcutMm} />
           </li>
         ))}
       </ol>
       <p className="mt-3 text-sm">
-        {kept.length === 0 ? "No offcut is worth keeping." : `Worth keeping: ${kept.sort((a, b) => b - a).map(mm).join(", ")}.`}
+        {kept.length === 0
+          ? "No offcut is worth keeping."
+          : `Worth keeping: ${kept
+              .sort((a, b) => b - a)
+              .map(mm)
+              .join(", ")}.`}
       </p>
     </section>
   );
-} // prettier-ignore
+}
 
 function runs(cuts: CutPlan["bars"][number]["cuts"]) {
   const found: { lengthMm: number; label: string; count: number }[] = [];
@@ -75,13 +107,32 @@ function runs(cuts: CutPlan["bars"][number]["cuts"]) {
 const WIDTH = 1000;
 const HEIGHT = 44;
 
-function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan["bars"][number]; longest: number; kerfMm: number; mm: (value: number) => string; leastOffcutMm: number }) {
+function BarDrawing({
+  bar,
+  longest,
+  sawCutMm,
+  mm,
+  leastOffcutMm,
+}: {
+  bar: CutPlan["bars"][number];
+  longest: number;
+  sawCutMm: number;
+  mm: (value: number) => string;
+  leastOffcutMm: number;
+}) {
   const scale = WIDTH / longest;
-  const starts = bar.cuts.map((_, index) => bar.cuts.slice(0, index).reduce((sum, { lengthMm }) => sum + lengthMm + kerfMm, 0));
+  const starts = bar.cuts.map((_, index) =>
+    bar.cuts.slice(0, index).reduce((sum, { lengthMm }) => sum + lengthMm + sawCutMm, 0),
+  );
   const fromMm = bar.stockMm - bar.offcutMm;
   const useful = bar.offcutMm >= Math.max(1, leastOffcutMm);
   return (
-    <svg viewBox={`-1 -1 ${WIDTH + 2} ${HEIGHT + 2}`} className="w-full" role="img" aria-label={`Bar of ${mm(bar.stockMm)}: ${bar.cuts.map(({ lengthMm }) => mm(lengthMm)).join(", ")}`}>
+    <svg
+      viewBox={`-1 -1 ${WIDTH + 2} ${HEIGHT + 2}`}
+      className="w-full"
+      role="img"
+      aria-label={`Bar of ${mm(bar.stockMm)}: ${bar.cuts.map(({ lengthMm }) => mm(lengthMm)).join(", ")}`}
+    >
       <rect width={bar.stockMm * scale} height={HEIGHT} className="fill-feed-pale stroke-ink" strokeWidth={1.5} />
       {bar.cuts.map(({ lengthMm }, index) => {
         const width = lengthMm * scale;
@@ -89,7 +140,15 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
           <g key={index} transform={`translate(${starts[index]! * scale} 0)`}>
             <rect width={width} height={HEIGHT} className="fill-sheet stroke-ink" strokeWidth={1.5} />
             {width > 62 && (
-              <text x={width / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink max-sm:hidden">{mm(lengthMm)}</text>
+              <text
+                x={width / 2}
+                y={HEIGHT / 2 + 7}
+                textAnchor="middle"
+                fontSize={20}
+                className="fill-ink max-sm:hidden"
+              >
+                {mm(lengthMm)}
+              </text>
             )}
           </g>
         );
@@ -97,10 +156,24 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
       {bar.offcutMm > 0 && (
         <g transform={`translate(${fromMm * scale} 0)`}>
           {Array.from({ length: Math.floor((bar.offcutMm * scale) / 9) }, (_, index) => (
-            <path key={index} d={`M${index * 9} ${HEIGHT}L${Math.min(index * 9 + 12, bar.offcutMm * scale)} 0`} className="stroke-feed" strokeWidth={1} />
+            <path
+              key={index}
+              d={`M${index * 9} ${HEIGHT}L${Math.min(index * 9 + 12, bar.offcutMm * scale)} 0`}
+              className="stroke-feed"
+              strokeWidth={1}
+            />
           ))}
           {bar.offcutMm * scale > 64 && useful && (
-            <text x={(bar.offcutMm * scale) / 2} y={HEIGHT / 2 + 7} textAnchor="middle" fontSize={20} className="fill-ink max-sm:hidden" paintOrder="stroke" stroke="var(--feed-pale)" strokeWidth={5}>
+            <text
+              x={(bar.offcutMm * scale) / 2}
+              y={HEIGHT / 2 + 7}
+              textAnchor="middle"
+              fontSize={20}
+              className="fill-ink max-sm:hidden"
+              paintOrder="stroke"
+              stroke="var(--feed-pale)"
+              strokeWidth={5}
+            >
               {mm(bar.offcutMm)}
             </text>
           )}
@@ -108,4 +181,4 @@ function BarDrawing({ bar, longest, kerfMm, mm, leastOffcutMm }: { bar: CutPlan[
       )}
     </svg>
   );
-} // prettier-ignore
+}

@@ -2,9 +2,9 @@
 import { removeOffcut, saveOffcut } from "@/server/place/benchActions";
 import type { Offcut } from "@/server/place/benchQueries";
 import { offcutSchema } from "@/server/place/benchSchema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "material", label: "Material", type: "text", wide: true },
@@ -24,6 +24,7 @@ export function OffcutForm({
 }) {
   return (
     <EntityForm
+      form="offcut"
       schema={offcutSchema}
       fields={FIELDS}
       defaults={offcut ? { ...offcut } : { id: null, version: null, material, lengthMm: 1000, count: 1 }}

@@ -2,9 +2,9 @@
 import { useState, type KeyboardEvent, type RefObject } from "react";
 import { snapped } from "@/core/place/layout/snap";
 import { quantityText } from "@/core/units/format";
-import type { House } from "@/server/place/queries";
+import type { House } from "@/core/garden/garden";
 import { useUnits } from "@/ui/units";
-import { HouseOutline } from "./HouseOutline";
+import { HouseOutline } from "@/features/frame/plan/HouseOutline";
 import { HANDLE_PX, reachM, useGrab } from "./useGrab";
 import type { PlanEdit } from "./usePlanEdit";
 
@@ -32,15 +32,15 @@ export function EditableHouse({ house, others, pxPerM, layer, save }: EditableHo
     setHeld(null);
   };
   const grabbing = useGrab<House>(layer, {
-    take: () => house,
+    pickUp: () => house,
     move: (from, grip, dx, dy) => {
       if (grip !== "whole") return setHeld(resized(from, grip === "long" ? dx : 0, grip === "wide" ? dy : 0));
       const wanted = { ...from, xM: Math.max(0, from.xM + dx), yM: Math.max(0, from.yM + dy) };
       const { xM, yM } = snapped(wanted, GROUND, others, reachM(layer));
       setHeld({ ...spotOnly(from), xM, yM });
     },
-    put: () => held && void put(held),
-    letGo: () => setHeld(null),
+    drop: () => held && void put(held),
+    cancel: () => setHeld(null),
   });
   const onKey = (event: KeyboardEvent) => {
     const [x, y] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [0, 0];

@@ -2,14 +2,16 @@
 import type { KeyboardEvent, RefObject } from "react";
 import { stretched } from "@/core/place/layout/stretch";
 import { standFootprint } from "@/core/place/standLayout";
-import { quantityText } from "@/core/units/format";
-import { inUnits } from "@/core/units/told";
-import type { House, Stand } from "@/server/place/queries";
-import type { StandView } from "@/server/place/view";
+import { counted, quantityText } from "@/core/units/format";
+import type { House } from "@/core/garden/garden";
+import type { Stand } from "@/core/garden/garden";
+import type { StandView } from "@/core/garden/placeView";
+import { guideWords } from "../words";
 import { useUnits } from "@/ui/units";
 import { tryCounts } from "../tryCounts";
 import { namePlace } from "./namePlace";
-import { StandShape } from "./StandShape";
+import { NotYetReal, useNotYetReal } from "./NotYetReal";
+import { StandShape } from "@/features/frame/plan/StandShape";
 import { HANDLE_PX, reachM, useGrab } from "./useGrab";
 import { nudgedSize } from "./standMoves";
 import type { PlanEdit } from "./usePlanEdit";
@@ -37,12 +39,13 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
   const stand = inHand ? edit.inHand! : kept;
   const chosen = edit.selected === kept.id;
   const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
-  // In the middle of what the level stands for.
+  const notYetReal = useNotYetReal(kept.id);
+  // In the middle of the range of the level.
   const pxPerM = 1.4 * 2 ** level;
   const clash = inHand ? edit.clash : null;
   const grabbing = useGrab<Stand>(layer, {
-    take: () => {
-      edit.take(kept.id);
+    pickUp: () => {
+      edit.pickUp(kept.id);
       return stand;
     },
     move: (held, grip, dx, dy) => {
@@ -57,11 +60,11 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
         ),
       });
     },
-    put: () => void edit.putDown(),
-    letGo: edit.letGo,
+    drop: () => void edit.drop(),
+    cancel: edit.cancel,
   });
   const counts = tryCounts(stand.spec)?.sites ?? 0;
-  const where = `${quantityText(stand.xM, "length", units)} from the left, ${quantityText(stand.yM, "length", units)} from the top`; // prettier-ignore
+  const where = `${quantityText(stand.xM, "length", units)} from the left, ${quantityText(stand.yM, "length", units)} from the top`;
   return (
     <g
       role="button"
@@ -69,7 +72,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
       data-hand
       data-stand={kept.name}
       aria-pressed={inHand}
-      aria-label={`${stand.name}, ${counts} sites, ${where}${clash ? `. ${clash}` : ""}`}
+      aria-label={`${stand.name}, ${counted(counts, "site")}, ${where}${notYetReal ? ", not yet real" : ""}${clash ? `. ${clash}` : ""}`}
       className="cursor-grab outline-none focus-visible:[&>rect:first-child]:stroke-water"
       onFocus={() => edit.select(kept.id)}
       {...grabbing}
@@ -80,19 +83,27 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
         y={foot.yM}
         width={foot.lengthM}
         height={foot.widthM}
-        className={clash ? "fill-alarm-pale stroke-alarm" : chosen ? "fill-water-pale stroke-water" : "fill-transparent stroke-soft"} // prettier-ignore
+        className={
+          clash
+            ? "fill-alarm-pale stroke-alarm"
+            : chosen
+              ? "fill-water-pale stroke-water"
+              : "fill-transparent stroke-soft"
+        }
         strokeWidth={chosen || clash ? 3 : 1.5}
         strokeDasharray={clash ? "7 5" : undefined}
         vectorEffect="non-scaling-stroke"
         data-grip="whole"
       />
       <StandShape stand={stand} growing={inHand ? NOTHING : view.growing} focusLine={null} level={level} />
+      {notYetReal && <NotYetReal foot={foot} />}
       <text x={foot.xM} y={nameYM} fontSize={sizeM} className="sign pointer-events-none fill-ink">
         {stand.name}
         {inHand && ` · ${counts}`}
+        {notYetReal && <tspan className="fill-try"> · not yet real</tspan>}
       </text>
       {inHand &&
-        edit.guides.map(({ axis, atM, words }) => (
+        edit.guides.map(({ axis, atM, ...guide }) => (
           <g key={axis} className="pointer-events-none">
             <line
               {...(axis === "x"
@@ -109,7 +120,7 @@ export function EditableStand({ view, house, edit, level, layer }: EditableStand
               fontSize={sizeM}
               className="fill-water"
             >
-              {inUnits(words, units)}
+              {guideWords(guide, units)}
             </text>
           </g>
         ))}
@@ -156,7 +167,7 @@ const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
 function onKey(event: KeyboardEvent, stand: Stand, inHand: boolean, edit: PlanEdit) {
   const arrow = ARROWS[event.key];
   if (arrow) {
-    if (!inHand) edit.take(stand.id);
+    if (!inHand) edit.pickUp(stand.id);
     const [x, y] = arrow;
     if (event.shiftKey) {
       const [along, across] = stand.turned ? [y, x] : [x, y];
@@ -167,11 +178,11 @@ function onKey(event: KeyboardEvent, stand: Stand, inHand: boolean, edit: PlanEd
       edit.hold({ xM: by(stand.xM, x), yM: by(stand.yM, y) });
     }
   } else if (event.key === "Enter" || event.key === " ") {
-    if (inHand) void edit.putDown();
-    else edit.take(stand.id);
-  } else if (event.key === "Escape" && inHand) edit.letGo();
+    if (inHand) void edit.drop();
+    else edit.pickUp(stand.id);
+  } else if (event.key === "Escape" && inHand) edit.cancel();
   else if (event.key === "t") {
-    if (!inHand) edit.take(stand.id);
+    if (!inHand) edit.pickUp(stand.id);
     edit.hold({ turned: !stand.turned });
   } else if (event.key === "e") document.querySelector<HTMLElement>("[data-numbers] input")?.focus();
   else if (event.key === "d") void edit.duplicate(stand.id);

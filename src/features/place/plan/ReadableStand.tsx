@@ -1,12 +1,14 @@
 "use client";
 import type { PointerEvent } from "react";
 import { lineLabel, standLayout, toHouse, type PointM } from "@/core/place/standLayout";
-import type { StandView } from "@/server/place/view";
+import type { StandView } from "@/core/garden/placeView";
+import { counted } from "@/core/units/format";
 import { lineWordsToday } from "../lineToday";
 import type { LineFocus } from "./lineFocus";
 import { namePlace } from "./namePlace";
-import { lineUnder } from "./standPaths";
-import { StandShape } from "./StandShape";
+import { NotYetReal, useNotYetReal } from "./NotYetReal";
+import { lineUnder } from "@/features/frame/plan/standPaths";
+import { StandShape } from "@/features/frame/plan/StandShape";
 
 /** A stand to look at: pointer or arrow keys go from line to line. */
 export function ReadableStand({
@@ -24,11 +26,14 @@ export function ReadableStand({
 }) {
   const { stand, counts } = view;
   const { foot, sizeM, nameYM } = namePlace(stand, 2 ** level);
+  const notYetReal = useNotYetReal(stand.id);
   const at = focusLine ?? 0;
   const onLine = (line: number) => onFocus({ standId: stand.id, line });
   const step = (by: number) => onLine(Math.min(counts.lines - 1, Math.max(0, at + by)));
   const pointAt = (event: PointerEvent<SVGRectElement>) => {
-    const spot = new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse()); // prettier-ignore
+    const spot = new DOMPoint(event.clientX, event.clientY).matrixTransform(
+      event.currentTarget.getScreenCTM()!.inverse(),
+    );
     const line = lineUnder(stand, { xM: spot.x, yM: spot.y });
     if (line !== null && line !== focusLine) onLine(line);
   };
@@ -36,7 +41,7 @@ export function ReadableStand({
     <g
       role="slider"
       tabIndex={0}
-      aria-label={`${stand.name}: ${counts.lines} lines, ${counts.sites} sites. Arrow keys move from line to line, plus and minus zoom`}
+      aria-label={`${stand.name}${notYetReal ? ", not yet real" : ""}: ${counted(counts.lines, "line")}, ${counted(counts.sites, "site")}. Arrow keys move from line to line, plus and minus zoom`}
       aria-valuemin={1}
       aria-valuemax={counts.lines}
       aria-valuenow={at + 1}
@@ -77,8 +82,10 @@ export function ReadableStand({
         onPointerDown={pointAt}
       />
       <StandShape stand={stand} growing={view.growing} focusLine={focusLine} level={level} />
+      {notYetReal && <NotYetReal foot={foot} />}
       <text x={foot.xM} y={nameYM} fontSize={sizeM} className="sign pointer-events-none fill-ink">
         {stand.name}
+        {notYetReal && <tspan className="fill-try"> · not yet real</tspan>}
       </text>
     </g>
   );

@@ -1,13 +1,32 @@
+import { newRow } from "@/core/garden/edit";
+import { HOUSE } from "@/core/garden/entities/place";
 import { clashOf } from "@/core/place/houseChecks";
 import { STAND_KINDS, STAND_MODELS, type StandSpec } from "@/core/place/kinds";
 import { standFootprint } from "@/core/place/standLayout";
-import type { House, Stand } from "@/server/place/queries";
+import type { House } from "@/core/garden/garden";
+import type { Stand } from "@/core/garden/garden";
 import { freeSpot, nextName, nudgedSize, sameSpot } from "./standMoves";
 
-const house: House = { id: 1, version: 1, position: 1, name: "House", lengthM: 20, widthM: 10, heightM: 3, cover: "net", shadeShare: 0, xM: 0, yM: 0 }; // prettier-ignore
+const house = newRow({}, HOUSE, 1, {
+  name: "House",
+  lengthM: 20,
+  widthM: 10,
+  heightM: 3,
+  cover: "net",
+}) as unknown as House;
 const stand = (change: Partial<Stand> = {}): Stand => ({
-  id: 1, version: 1, position: 1, name: "Bank", houseId: 1, poolId: 1, loopId: null, xM: 1, yM: 1, turned: false, spec: STAND_MODELS["channel-bank"].example, ...change,
-}); // prettier-ignore
+  id: 1,
+  position: 1,
+  name: "Bank",
+  houseId: 1,
+  growingAreaId: 1,
+  loopId: null,
+  xM: 1,
+  yM: 1,
+  turned: false,
+  spec: STAND_MODELS["channel-bank"].example,
+  ...change,
+});
 
 test("a copy comes to stand an aisle below, beside when there is no room, else in the first free corner", () => {
   const { widthM, lengthM } = standFootprint(stand());
@@ -44,7 +63,7 @@ test.each(STAND_KINDS)("an arrow key with Shift makes a %s one step larger and o
 });
 
 test("a stand put down where it was is not saved again", () => {
-  expect(sameSpot(stand(), stand({ version: 9 }))).toBe(true);
+  expect(sameSpot(stand(), stand({ position: 9 }))).toBe(true);
   expect(sameSpot(stand(), stand({ xM: 1.05 }))).toBe(false);
   expect(sameSpot(stand(), stand({ spec: { ...STAND_MODELS["channel-bank"].example, lines: 3 } }))).toBe(false);
 });

@@ -1,18 +1,22 @@
 import { clashOf } from "@/core/place/houseChecks";
 import { STEP_M, stretched } from "@/core/place/layout/stretch";
 import { standFootprint } from "@/core/place/standLayout";
-import type { House, Stand } from "@/server/place/queries";
+import type { House } from "@/core/garden/garden";
+import type { Stand } from "@/core/garden/garden";
 
 /** Whether two drawings of a stand are the same. */
 export function sameSpot(a: Stand, b: Stand): boolean {
   return a.xM === b.xM && a.yM === b.yM && a.turned === b.turned && JSON.stringify(a.spec) === JSON.stringify(b.spec);
 }
 
-/** The first free place for a copy, an aisle away to the right of or below the first one; where it stands if there is none. */
+/** The first free place for a copy, an aisle away to the right of or below the first one; where the first one is if there is none. */
 export function freeSpot(stand: Stand, house: House, others: readonly Stand[]): { xM: number; yM: number } {
   const { lengthM, widthM } = standFootprint(stand);
   const round = (metres: number) => Math.round(metres * 1000) / 1000;
-  const near = [{ xM: stand.xM, yM: stand.yM + widthM + 0.6 }, { xM: stand.xM + lengthM + 0.6, yM: stand.yM }]; // prettier-ignore
+  const near = [
+    { xM: stand.xM, yM: stand.yM + widthM + 0.6 },
+    { xM: stand.xM + lengthM + 0.6, yM: stand.yM },
+  ];
   const grid = Array.from({ length: Math.ceil(house.widthM / 0.25) * Math.ceil(house.lengthM / 0.25) }, (_, index) => {
     const across = Math.ceil(house.lengthM / 0.25);
     return { xM: (index % across) * 0.25, yM: Math.floor(index / across) * 0.25 };

@@ -6,14 +6,14 @@ export type Grip = "whole" | "long" | "wide";
 
 export interface GrabbedBy<Held> {
   /** What is taken up, as it is then. */
-  readonly take: () => Held;
+  readonly pickUp: () => Held;
   readonly move: (held: Held, grip: Grip, dxM: number, dyM: number) => void;
-  readonly put: () => void;
-  readonly letGo: () => void;
+  readonly drop: () => void;
+  readonly cancel: () => void;
 }
 
 /** Moves a thing of the plan with a mouse, a finger or a pen. @returns handlers for its element */
-export function useGrab<Held>(layer: RefObject<SVGGElement | null>, { take, move, put, letGo }: GrabbedBy<Held>) {
+export function useGrab<Held>(layer: RefObject<SVGGElement | null>, { pickUp, move, drop, cancel }: GrabbedBy<Held>) {
   const [grab, setGrab] = useState<{ readonly grip: Grip; readonly from: PointM; readonly held: Held } | null>(null);
   const spot = (event: PointerEvent): PointM => {
     const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(layer.current!.getScreenCTM()!.inverse());
@@ -25,7 +25,7 @@ export function useGrab<Held>(layer: RefObject<SVGGElement | null>, { take, move
       if (event.button !== 0 || !grip) return;
       event.stopPropagation();
       event.currentTarget.setPointerCapture(event.pointerId);
-      setGrab({ grip, from: spot(event), held: take() });
+      setGrab({ grip, from: spot(event), held: pickUp() });
     },
     onPointerMove: (event: PointerEvent<SVGElement>) => {
       if (!grab) return;
@@ -35,11 +35,11 @@ export function useGrab<Held>(layer: RefObject<SVGGElement | null>, { take, move
     onPointerUp: () => {
       if (!grab) return;
       setGrab(null);
-      put();
+      drop();
     },
     onPointerCancel: () => {
       setGrab(null);
-      letGo();
+      cancel();
     },
   };
 }

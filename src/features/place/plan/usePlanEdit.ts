@@ -3,28 +3,32 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { clashOf } from "@/core/place/houseChecks";
 import { snapped, type Guide } from "@/core/place/layout/snap";
 import { standFootprint } from "@/core/place/standLayout";
-import { inUnits } from "@/core/units/told";
+import { HOUSE, STAND } from "@/core/garden/entities/place";
 import { undoAct } from "@/server/history/actions";
-import type { House, Stand } from "@/server/place/queries";
+import { addStands, removeStand, saveHouse, saveStand } from "@/server/place/actions";
+import { formValues } from "@/features/frame/form/formValues";
+import type { House } from "@/core/garden/garden";
+import type { Stand } from "@/core/garden/garden";
 import { useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
-import type { PlanStore } from "./planStore";
+import { useCommand } from "@/features/frame/useCommand";
+import { clashWords } from "../words";
+import { useNewest } from "./useNewest";
 import { freeSpot, nextName, sameSpot } from "./standMoves";
 
-/** A change of a stand on the drawing: where it stands, which way, how large. */
+/** A change of a stand on the drawing: its place, direction and size. */
 export type Changed = Partial<Pick<Stand, "xM" | "yM" | "turned" | "spec">>;
 
 export interface PlanEdit {
   readonly selected: number | null;
   readonly select: (id: number | null) => void;
-  /** The stand in hand as it would be, with what would be wrong there. */
+  /** The stand that is being moved as it would be, with what would be wrong there. */
   readonly inHand: Stand | null;
   readonly clash: string | null;
   readonly guides: readonly Guide[];
-  readonly take: (id: number) => void;
+  readonly pickUp: (id: number) => void;
   readonly hold: (change: Changed, reachM?: number) => void;
-  readonly putDown: () => Promise<void>;
-  readonly letGo: () => void;
+  readonly drop: () => Promise<void>;
+  readonly cancel: () => void;
   /** Saves a change at once. @returns why not, or null */
   readonly change: (id: number, change: Changed) => Promise<string | null>;
   readonly duplicate: (id: number) => Promise<void>;
@@ -35,83 +39,66 @@ export interface PlanEdit {
   readonly changeHouse: (house: House, spot: Pick<House, "xM" | "yM" | "lengthM" | "widthM">) => Promise<void>;
 }
 
-type Part = "stands" | "houses";
-
-const WAIT_MS = 50;
-const MOST_WAIT_MS = 5000;
 const NO_GUIDES: readonly Guide[] = [];
 
 /** Editing a plan on the drawing. What is in hand is only drawn; putting it down saves it, and every save can be undone. */
-export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], store: PlanStore): PlanEdit {
+export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]): PlanEdit {
   const units = useUnits();
   const [selected, select] = useState<number | null>(null);
   const [hand, setHand] = useState<{ readonly stand: Stand; readonly guides: readonly Guide[] } | null>(null);
   const inHand = hand?.stand ?? null;
   const [acts, setActs] = useState<readonly string[]>([]);
-  const save = useCommand(store.saveStand, { done: "Stand saved" });
-  const add = useCommand(store.addStands, { done: "Stand added" });
-  const house = useCommand(store.saveHouse, { done: "House saved" });
-  const removing = useCommand(store.removeStand, { done: "Stand taken away" });
-  const undoing = useCommand(undoAct, { done: "Taken back", undo: false });
+  const save = useCommand(saveStand, { done: "Saved" });
+  const add = useCommand(addStands, { done: "Added" });
+  const house = useCommand(saveHouse, { done: "House saved" });
+  const removing = useCommand(removeStand, { done: "Deleted" });
+  const undoing = useCommand(undoAct, { done: "Undone", undo: false });
   const houseOf = useCallback((stand: Stand) => houses.find(({ id }) => id === stand.houseId)!, [houses]);
-  const others = useCallback((stand: Stand) => stands.filter((one) => one.houseId === stand.houseId && one.id !== stand.id), [stands]); // prettier-ignore
+  const others = useCallback(
+    (stand: Stand) => stands.filter((one) => one.houseId === stand.houseId && one.id !== stand.id),
+    [stands],
+  );
   const clash = useMemo(() => {
     const found = inHand && clashOf(houseOf(inHand), inHand, others(inHand));
-    return found ? inUnits(found.message, units) : null;
+    return found ? clashWords(found, units) : null;
   }, [inHand, houseOf, others, units]);
   const did = (act: string | undefined) => {
     if (act) setActs((before) => [...before, act]);
   };
   // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
-  const settled = useRef<number | null>(null);
-  const newest = useRef({ stands, houses });
+  const settled = useRef<string | null>(null);
+  const standRows = useNewest(stands);
+  const houseRows = useNewest(houses);
   useEffect(() => {
-    newest.current = { stands, houses };
     if (settled.current === null || !inHand) return;
     const now = stands.find(({ id }) => id === inHand.id);
-    if (now && now.version !== settled.current) {
+    if (now && JSON.stringify(now) !== settled.current) {
       settled.current = null;
       setHand(null);
     }
-  }, [stands, houses, inHand]);
-  const savedFrom = useRef(new Map<string, number>());
-  const versionKey = (part: Part, id: number) => (store.oneVersion ? "" : `${part} ${id}`);
-
-  /** The version to build on: a save of one's own that the page does not know yet is waited for. */
-  async function version(part: Part, { id, version: own }: Stand | House): Promise<number> {
-    const known = () => newest.current[part].find((row) => row.id === id)?.version ?? own;
-    for (
-      let waited = 0;
-      waited < MOST_WAIT_MS && savedFrom.current.get(versionKey(part, id)) === known();
-      waited += WAIT_MS
-    )
-      await new Promise((resolve) => setTimeout(resolve, WAIT_MS));
-    return known();
-  }
-
+  }, [stands, inHand]);
+  const standOf = standRows.newest;
   /** @returns why not, or null when it is saved */
-  async function write(stand: Stand): Promise<string | null> {
-    const { position: _position, ...input } = stand;
-    const from = await version("stands", stand);
-    settled.current = from;
-    const result = await save.run({ ...input, version: from });
+  async function write(before: Stand, change: Changed): Promise<string | null> {
+    const next = { ...before, ...change };
+    settled.current = JSON.stringify(stands.find(({ id }) => id === before.id));
+    const result = await save.run({ ...formValues(STAND, before), ...change });
     if (!result.ok) {
       settled.current = null;
       setHand(null);
       return Object.values(result.fields)[0] ?? result.message;
     }
-    savedFrom.current.set(versionKey("stands", stand.id), from);
+    standRows.keep(next);
     did(result.act);
     return null;
   }
-  const standOf = (id: number) => stands.find((stand) => stand.id === id);
   return {
     selected,
     select,
     inHand,
     clash,
     guides: hand?.guides ?? NO_GUIDES,
-    take: (id) => {
+    pickUp: (id) => {
       const stand = inHand?.id === id ? inHand : standOf(id);
       if (!stand) return;
       settled.current = null;
@@ -126,7 +113,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
         const found = snapped(standFootprint(next), houseOf(next), others(next).map(standFootprint), reachM);
         return { stand: { ...next, xM: found.xM, yM: found.yM }, guides: found.guides };
       }),
-    putDown: async () => {
+    drop: async () => {
       if (!inHand) return;
       const before = standOf(inHand.id);
       if (clash) {
@@ -135,31 +122,27 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       }
       if (!before || sameSpot(before, inHand)) return setHand(null);
       setHand({ stand: inHand, guides: NO_GUIDES });
-      await write(inHand);
+      const { xM, yM, turned, spec } = inHand;
+      await write(before, { xM, yM, turned, spec });
     },
-    letGo: () => setHand(null),
+    cancel: () => setHand(null),
     change: async (id, change) => {
       const stand = standOf(id);
-      return stand ? write({ ...stand, ...change }) : null;
+      return stand ? write(stand, change) : null;
     },
     duplicate: async (id) => {
       const stand = standOf(id);
       if (!stand) return;
       const spot = freeSpot(stand, houseOf(stand), [...others(stand), stand]);
-      const { id: _id, version: _version, position: _position, ...copy } = stand;
-      const from = await version("stands", stand);
-      const result = await add.run({ stands: [{ ...copy, ...spot, name: nextName(stand.name, [...others(stand), stand]) }] }); // prettier-ignore
-      if (!result.ok) return;
-      if (store.oneVersion) savedFrom.current.set(versionKey("stands", id), from);
-      did(result.act);
+      const { houseId, growingAreaId, loopId, turned, spec } = stand;
+      const copy = { houseId, growingAreaId, loopId, turned, spec };
+      const name = nextName(stand.name, [...others(stand), stand]);
+      const result = await add.run({ stands: [{ ...copy, ...spot, name }] });
+      if (result.ok) did(result.act);
     },
     remove: async (id) => {
-      const stand = standOf(id);
-      if (!stand) return;
-      const from = await version("stands", stand);
-      const result = await removing.run({ id, version: from });
+      const result = await removing.run({ id });
       if (!result.ok) return;
-      if (store.oneVersion) savedFrom.current.set(versionKey("stands", id), from);
       setHand(null);
       select(null);
       did(result.act);
@@ -169,16 +152,15 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[], 
       if (!act) return;
       setHand(null);
       const result = await undoing.run({ act });
-      // One that cannot be taken back does not stand in the way of those before it.
+      // One that cannot be undone does not block those before it.
       if (result.ok || result.status === 409) setActs((before) => before.slice(0, -1));
     },
     canUndo: acts.length > 0,
     changeHouse: async (row, spot) => {
-      const { position: _position, ...input } = row;
-      const from = await version("houses", row);
-      const result = await house.run({ ...input, ...spot, version: from });
+      const before = houseRows.newest(row.id) ?? row;
+      const result = await house.run({ ...formValues(HOUSE, before), ...spot });
       if (!result.ok) return;
-      savedFrom.current.set(versionKey("houses", row.id), from);
+      houseRows.keep({ ...before, ...spot });
       did(result.act);
     },
     busy: house.busy || save.busy || add.busy || removing.busy || undoing.busy,

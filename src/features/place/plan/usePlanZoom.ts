@@ -6,7 +6,7 @@ const DEEPEST_ZOOM = 60;
 const ZOOM_STEP = 1.6;
 
 export interface PlanZoom {
-  /** Powers of two of pixels for a metre; changes only in steps, so that the drawing is made anew only then. */
+  /** Powers of two of pixels for a metre; changes only in steps, so that the drawing is made again only then. */
   readonly level: number;
   readonly closer: () => void;
   readonly farther: () => void;
@@ -57,17 +57,26 @@ export function usePlanZoom(
     };
     let scale = 1;
     behaviour.current = zoom<SVGSVGElement, unknown>()
-      .extent([[xM, yM], [xM + lengthM, yM + widthM]])
-      .translateExtent([[Math.min(xM, world.xM), Math.min(yM, world.yM)], [Math.max(xM + lengthM, world.xM + world.lengthM), Math.max(yM + widthM, world.yM + world.widthM)]])
+      .extent([
+        [xM, yM],
+        [xM + lengthM, yM + widthM],
+      ])
+      .translateExtent([
+        [Math.min(xM, world.xM), Math.min(yM, world.yM)],
+        [Math.max(xM + lengthM, world.xM + world.lengthM), Math.max(yM + widthM, world.yM + world.widthM)],
+      ])
       .scaleExtent([far, DEEPEST_ZOOM])
       // What is being moved by hand does not move the ground under it.
-      .filter((event: Event & { button?: number; ctrlKey?: boolean }) => !event.button && !(event.target as Element).closest("[data-hand]"))
+      .filter(
+        (event: Event & { button?: number; ctrlKey?: boolean }) =>
+          !event.button && !(event.target as Element).closest("[data-hand]"),
+      )
       .on("start", (event: { transform: ZoomTransform }) => (scale = event.transform.k))
       .on("zoom", (event: { transform: ZoomTransform }) => {
         if (heavy && event.transform.k !== scale && layer.current) layer.current.dataset.zooming = "";
         moved(event.transform);
       })
-      .on("end", (event: { transform: ZoomTransform }) => rested(event.transform)); // prettier-ignore
+      .on("end", (event: { transform: ZoomTransform }) => rested(event.transform));
     const selection = select(element).call(behaviour.current);
     const sized = new ResizeObserver(() => rested(zoomTransform(element)));
     sized.observe(element);
