@@ -1,11 +1,24 @@
 "use client";
+import { CommonPumpField } from "./CommonPumpField";
+import { EXAMPLE_PUMPS } from "./examplePump";
+import { FILL_SHARE, NormalFill } from "./NormalFill";
+import { PumpSoFar } from "./PumpSoFar";
 import { saveLoop } from "@/server/water/actions";
-import type { Loop } from "@/server/water/queries";
+import { fieldOf } from "@/core/garden/entities/field";
+import { LOOP, PUMP } from "@/core/garden/entities/water";
+import { OptionalUnion } from "@/features/frame/form/OptionalUnion";
+import { formFields } from "@/features/frame/form/entityFields";
+import type { OwnControls } from "@/features/frame/form/Fields";
+import type { Loop } from "@/core/garden/garden";
 import { loopSchema } from "@/server/water/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { PumpFields } from "./PumpFields";
+import { FormSentence } from "@/features/frame/form/FormSentence";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { roundExample } from "@/features/frame/form/roundDefaults";
+import { useUnits } from "@/ui/units";
+import { formValues } from "@/features/frame/form/formValues";
+import type { FieldSpec } from "@/features/frame/form/fields";
 import { TimerFields } from "./TimerFields";
+import { TradeSize } from "./TradeSize";
 
 interface Named {
   readonly id: number;
@@ -16,61 +29,114 @@ const isWaste = (values: { kind: string }) => values.kind === "run-to-waste";
 const hasInjector = (values: { feeding: string }) => values.feeding === "injector";
 const hasStocks = (values: { feeding: string }) => values.feeding !== "dry";
 
-function fieldsOf(recipes: readonly Named[], sources: readonly Named[]): FieldSpec[] {
+const SHOWN_WHEN: Readonly<Record<string, FieldSpec["when"]>> = {
+  drainShare: isWaste,
+  stocks: hasStocks,
+  ratioR: hasStocks,
+  ratioConvention: hasStocks,
+  coldestC: hasStocks,
+  injectorLeastLph: hasInjector,
+  injectorGreatestLph: hasInjector,
+};
+
+const REST = "Everything else";
+/** What decides what it waters and feeds: it is asked first, the rest is folded with what it is taken as. */
+const ASKED = new Set(["name", "kind", "tankL", "feeding", "recipeId", "sourceId", "readEveryDays"]);
+const READ_EVERY = formFields(fieldOf(LOOP, "readEveryDays"));
+const OWN: OwnControls = {
+  readEveryDays: () => <FormSentence template="Its tank is read every {readEveryDays}." fields={READ_EVERY} />,
+};
+
+function fieldsWith(recipes: readonly Named[], sources: readonly Named[]): FieldSpec[] {
   const options = (rows: readonly Named[]) => [
     { value: null, label: "none yet" },
     ...rows.map((row) => ({ value: row.id, label: row.name })),
   ];
-  return [
-    { name: "name", label: "Name", type: "text" },
-    { name: "kind", label: "Kind", type: "choice", options: [{ value: "recirculating", label: "recirculating" }, { value: "run-to-waste", label: "run to waste" }] },
-    { name: "tankL", label: "Tank, to the rim", type: "quantity", dimension: "volume" },
-    { name: "workingL", label: "Working volume", type: "quantity", dimension: "volume" },
-    { name: "drainShare", label: "Share that drains", type: "quantity", dimension: "share", when: isWaste },
-    { name: "turns", label: "Banks run in turns", type: "quantity", dimension: "count", hint: "1: all at once" },
-    { name: "recipeId", label: "Recipe", type: "choice", options: options(recipes) },
-    { name: "sourceId", label: "Filled from", type: "choice", options: options(sources) },
-    { name: "feeding", label: "Fed by", type: "choice", options: [{ value: "injector", label: "injector with stocks A and B" }, { value: "stocks", label: "stocks A and B by hand" }, { value: "dry", label: "dry salts by hand" }] },
-    { name: "ratioR", label: "Ratio, 1 to", type: "quantity", dimension: "ratio", when: hasStocks },
-    { name: "ratioConvention", label: "The ratio means", type: "choice", when: hasStocks, options: [{ value: "in", label: "1 part in so many of outflow" }, { value: "to", label: "1 part to so many of water" }] },
-    { name: "injectorLeastLph", label: "Injector, least flow", type: "quantity", dimension: "flow", when: hasInjector },
-    { name: "injectorGreatestLph", label: "Injector, greatest flow", type: "quantity", dimension: "flow", when: hasInjector },
-    { name: "coldestC", label: "Coldest place of the stocks", type: "quantity", dimension: "temperature", when: hasStocks },
-    { name: "acid", label: "Acid for pH", type: "choice", options: [{ value: "citric", label: "citric (eaten by microbes within days)" }, { value: "phosphoric", label: "phosphoric 75 % (adds P)" }] },
-    { name: "readEveryDays", label: "Read every", type: "quantity", dimension: "days" },
-  ]; // prettier-ignore
+  const choices: Readonly<Record<string, readonly Named[]>> = { recipeId: recipes, sourceId: sources };
+  return LOOP.fields.flatMap((field): FieldSpec[] => {
+    const { name, label } = field;
+    // Timer and pump have parts of their own.
+    if (field.type === "union") return [];
+    if (choices[name]) return [{ name, label, type: "choice", options: options(choices[name]) }];
+    const fold = ASKED.has(name) ? undefined : REST;
+    return formFields(field).map((one) => ({ ...one, fold, when: SHOWN_WHEN[name] }));
+  });
 }
 
+const PUMP_FOLDS = Object.fromEntries(
+  ["lowestWaterM", "waterSinksM", "headWantedM", "fittingsK", "nonReturnValve"].map((name) => [
+    name,
+    "More about its pipe",
+  ]),
+);
+const PUMP_CONTROLS: OwnControls = {
+  "pump.flowAtNoLiftLph": (flow) => (
+    <>
+      <CommonPumpField />
+      {flow}
+    </>
+  ),
+  "pump.boreMm": (bore) => <TradeSize bore={bore} />,
+};
+
 const EXAMPLE = {
-  id: null, version: null, name: "", kind: "recirculating", feeding: "stocks", tankL: 750, workingL: 600, drainShare: 0, turns: 1, recipeId: null, sourceId: null,
-  ratioR: 100, ratioConvention: "in", injectorLeastLph: null, injectorGreatestLph: null, acid: "citric", coldestC: 10, readEveryDays: 1,
+  name: "",
+  kind: "recirculating",
+  feeding: "stocks",
+  stocks: 2,
+  tankL: 750,
+  normalFillL: 750 * FILL_SHARE,
+  drainShare: 0,
+  turns: 1,
+  recipeId: null,
+  sourceId: null,
+  ratioR: 100,
+  ratioConvention: "in",
+  injectorLeastLph: null,
+  injectorGreatestLph: null,
+  acid: "citric",
+  coldestC: 10,
+  readEveryDays: 1,
   timer: { kind: "continuous" },
-  pump: { points: [{ flowLph: 0, headM: 5 }, { flowLph: 3000, headM: 3 }, { flowLph: 5500, headM: 1 }], highestOutletM: 1.2, lowestWaterM: 0.2, headWantedM: 0, pipeLengthM: 10, boreMm: 26.2, fittingsK: 8 },
-}; // prettier-ignore
+  pump: EXAMPLE_PUMPS.label,
+};
 
 export function LoopForm({
   loop,
   recipes,
   sources,
+  wantedLph,
   onDone,
 }: {
   loop: Loop | null;
   recipes: readonly Named[];
   sources: readonly Named[];
+  /** By what stands on it; null where that is not known. */
+  wantedLph: number | null;
   onDone: () => void;
 }) {
-  const { position: _position, ...own } = loop ?? { ...EXAMPLE, position: 0 };
+  const units = useUnits();
   return (
     <EntityForm
+      form="loop"
       schema={loopSchema}
-      fields={fieldsOf(recipes, sources)}
-      defaults={own}
+      fields={fieldsWith(recipes, sources)}
+      defaults={formValues(LOOP, loop ?? { ...EXAMPLE, pump: roundExample(PUMP, EXAMPLE.pump, units) })}
+      own={OWN}
       action={saveLoop}
       saved="Loop saved"
       onDone={onDone}
     >
+      {!loop && <NormalFill />}
       <TimerFields />
-      <PumpFields />
+      <OptionalUnion
+        field={PUMP}
+        has="Something gives this loop pressure"
+        examples={EXAMPLE_PUMPS}
+        folds={PUMP_FOLDS}
+        own={PUMP_CONTROLS}
+      />
+      <PumpSoFar wantedLph={wantedLph} />
     </EntityForm>
   );
 }

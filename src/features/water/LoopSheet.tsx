@@ -1,18 +1,20 @@
 "use client";
 import { quantityText } from "@/core/units/format";
 import type { Ladder, Rung } from "@/core/water/ladder";
-import type { TankLimits } from "@/server/water/ladders";
-import type { Loop } from "@/server/water/queries";
+import type { TankLimits } from "@/core/garden/tank";
+import type { Loop } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
-import { ClockRing } from "./ClockRing";
+import { ClockRing } from "@/features/frame/plan/ClockRing";
 import { RungLadder } from "./RungLadder";
-import { timerWords } from "./timerWords";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import type { UnitPreferences } from "@/core/units/dimensions";
+import { easeWords, rungName } from "./words";
+import { timerWords } from "./words";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 
@@ -49,10 +51,10 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
         </Only>
       </Picker>
       {loop && ladder ? (
-        <div className="grid gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_330px]">
+        <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_330px]">
           <RungLadder ladder={ladder} />
           <aside>
-            {tight && <Tightest rung={tight} eases={easesOf(ladder, tight)} />}
+            {tight && <Tightest rung={tight} eases={easesOf(ladder, tight, units)} />}
             <h2 className="mt-6 text-2xl">Timer</h2>
             <div className="mt-2 flex items-center gap-4">
               <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} />
@@ -72,11 +74,11 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
             </div>
             {limits && limits.drainBackL > 0 && (
               <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">
-                {quantityText(limits.drainBackL, "volume", units)} run back when the pump stops: fill the tank no higher
-                than{" "}
+                {quantityText(limits.drainBackL, "volume", units)} drain back when the pump stops: fill the tank no
+                higher than{" "}
                 <Why
                   label="Highest safe level"
-                  how="The tank less 3 % freeboard, less what runs back when the pump stops: from the lines, and out of the pump's pipe unless a non-return valve keeps it full."
+                  how="The tank less 3 % freeboard, less what drains back when the pump stops: from the lines, and out of the pump's pipe unless a non-return valve keeps it full."
                   inputs={[
                     ["tank", quantityText(loop.tankL, "volume", units)],
                     ["runs back", quantityText(limits.drainBackL, "volume", units)],
@@ -86,8 +88,8 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
                   {quantityText(limits.greatestL, "volume", units)}
                 </Why>{" "}
                 of {quantityText(loop.tankL, "volume", units)}.
-                {loop.workingL > limits.greatestL && (
-                  <b> Its working level is over that: it overflows at the next power cut.</b>
+                {loop.normalFillL > limits.greatestL && (
+                  <b> Its normal fill level is over that: it overflows at the next power cut.</b>
                 )}
               </p>
             )}
@@ -100,7 +102,7 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
       ) : (
         <Empty
           title="No loop yet"
-          example="For instance a 600 L tank with a pump of 6 000 L/h at 1 m that feeds 36 channels at 1.5 L/min and runs all day."
+          example="A loop is a tank and what it waters. For instance a 600 L tank with a pump of 6 000 L/h at 1 m that feeds 36 channels at 1.5 L/min and runs all day."
         >
           <Only right="plan">
             <Button look="strong" onClick={() => setEditing("new")}>
@@ -118,6 +120,7 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
           loop={editing === "loop" ? loop : null}
           recipes={recipes}
           sources={sources}
+          wantedLph={editing === "loop" && ladder ? ladder.wantedFlowLph : null}
           onDone={() => setEditing(null)}
         />
       </Drawer>
@@ -126,22 +129,25 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
 }
 
 /** What would ease the rungs that fall short, from the source on; where none does, the tightest one. */
-function easesOf(ladder: Ladder, tight: Rung): string[] {
+function easesOf(ladder: Ladder, tight: Rung, units: UnitPreferences): string[] {
   const short = ladder.rungs.filter((rung) => rung.verdict === "short");
-  return [...new Set((short.length > 0 ? short : [tight]).flatMap((rung) => rung.eases))];
+  const eases = (short.length > 0 ? short : [tight]).flatMap((rung) => rung.eases);
+  return [...new Set(eases.map((ease) => easeWords(ease, units)))];
 }
 
 function Tightest({ rung, eases }: { rung: Rung; eases: readonly string[] }) {
+  const units = useUnits();
+  const name = rungName(rung, units);
   const margin = Math.round(Math.abs(rung.ratio - 1) * 100);
   const words =
     rung.verdict === "short"
-      ? `${rung.name} has ${margin} % less than is wanted.`
+      ? `${name} can give ${margin} % less than needed.`
       : rung.ratio === Infinity
-        ? "Nothing is wanted."
-        : `${rung.name} has ${margin > 300 ? "several times" : `${margin} % more than`} what is wanted: nothing falls short.`;
+        ? "Nothing is needed."
+        : `${name} can give ${margin > 300 ? "several times what is" : `${margin} % more than`} needed: nothing falls short.`;
   return (
-    <section aria-label="Tightest rung">
-      <h2 className="text-2xl">Tightest: {rung.name.toLowerCase()}</h2>
+    <section aria-label="Smallest margin">
+      <h2 className="text-2xl">Smallest margin: {name.toLowerCase()}</h2>
       <p className="mt-1">{words}</p>
       <ul className="mt-2 space-y-2">
         {eases.map((ease) => (

@@ -1,8 +1,8 @@
 "use client";
-import { quantityText } from "@/core/units/format";
 import type { Ladder, Rung, RungVerdict } from "@/core/water/ladder";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
+import { RUNG_HOW, rungDetail, rungFigures, rungName, VERDICT_WORDS } from "./words";
 
 const INK: Readonly<Record<RungVerdict, string>> = {
   ample: "text-leaf",
@@ -18,13 +18,6 @@ const FILL: Readonly<Record<RungVerdict, string>> = {
   short: "fill-alarm",
   idle: "fill-sheet",
 };
-const WORDS: Readonly<Record<RungVerdict, string>> = {
-  ample: "ample",
-  fits: "fits",
-  tight: "just",
-  short: "short",
-  idle: "idle",
-};
 /** The bar ends at twice what is wanted; more than that is shown as full. */
 const BAR_END = 2;
 
@@ -37,12 +30,12 @@ export function RungLadder({ ladder }: { ladder: Ladder }) {
         aria-hidden
         className="mb-1 hidden grid-cols-[40px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_5.5rem] gap-x-4 text-sm text-soft sm:grid"
       >
-        <span className="col-start-3">has</span>
-        <span>wants</span>
+        <span className="col-start-3">can give</span>
+        <span>needed</span>
         <span className="text-right">margin</span>
       </li>
       {ladder.rungs.map((rung, index) => (
-        <RungRow key={`${rung.kind}-${rung.name}`} rung={rung} tightest={index === ladder.tightest} />
+        <RungRow key={`${rung.kind}-${index}`} rung={rung} tightest={index === ladder.tightest} />
       ))}
     </ol>
   );
@@ -50,9 +43,10 @@ export function RungLadder({ ladder }: { ladder: Ladder }) {
 
 function RungRow({ rung, tightest }: { rung: Rung; tightest: boolean }) {
   const units = useUnits();
-  const has = quantityText(rung.has, rung.dimension, units);
-  const wants = rung.wants > 0 ? quantityText(rung.wants, rung.dimension, units) : "nothing";
-  const share = rung.wants > 0 ? Math.min(1, rung.ratio / BAR_END) : 0;
+  const [canGive, needs] = rungFigures(rung, units);
+  const name = rungName(rung, units);
+  const detail = rungDetail(rung, units);
+  const share = rung.needs > 0 ? Math.min(1, rung.ratio / BAR_END) : 0;
   return (
     <li
       className={`relative grid grid-cols-[40px_1fr_auto] items-center gap-x-4 rounded py-1.5 pr-2 sm:grid-cols-[40px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_5.5rem] ${tightest ? "bg-rule/50 outline-1 outline-ink data-[verdict=short]:bg-alarm-pale" : ""}`}
@@ -64,31 +58,31 @@ function RungRow({ rung, tightest }: { rung: Rung; tightest: boolean }) {
         <path d="M20 7 33 20 20 33 7 20Z" className={`${FILL[rung.verdict]} stroke-water`} strokeWidth="3.5" />
       </svg>
       <div className="min-w-0">
-        <p className="sign text-xl">{rung.name}</p>
-        <p className="line-clamp-2 text-sm leading-tight text-soft">{rung.detail}</p>
+        <p className="sign text-xl">{name}</p>
+        <p className="line-clamp-2 text-sm leading-tight text-soft">{detail}</p>
       </div>
       <div className="contents max-sm:hidden">
         <p className="figure !text-xl max-sm:hidden">
           <Why
-            label={`${rung.name}: has`}
-            how={rung.how}
+            label={`${name}: can give`}
+            how={RUNG_HOW[rung.kind]}
             inputs={[
-              ["has", has],
-              ["wants", wants],
-              ["about", rung.detail],
+              ["can give", canGive],
+              ["needed", needs],
+              ["about", detail],
             ]}
           >
-            {has}
+            {canGive}
           </Why>
         </p>
-        <p className="figure !text-xl max-sm:hidden">{wants}</p>
+        <p className="figure !text-xl max-sm:hidden">{needs}</p>
       </div>
       <p className={`figure text-right ${INK[rung.verdict]}`}>
         {rung.ratio === Infinity ? "–" : marginText(rung.ratio)}
-        <small className="block !text-sm">{WORDS[rung.verdict]}</small>
+        <small className="block !text-sm">{VERDICT_WORDS[rung.verdict]}</small>
       </p>
       <p className="col-start-2 text-sm sm:hidden">
-        has {has}, wants {wants}
+        can give {canGive}, needed {needs}
       </p>
       <svg
         viewBox="0 0 100 5"

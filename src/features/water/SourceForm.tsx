@@ -1,67 +1,77 @@
 "use client";
+import { NUTRIENTS } from "@/core/feed/nutrients";
 import type { Day } from "@/core/units/day";
 import { saveSource, saveStore } from "@/server/water/actions";
-import type { Source, Store } from "@/server/water/queries";
+import { SOURCE, STORE } from "@/core/garden/entities/water";
+import type { Source } from "@/core/garden/garden";
+import type { Store } from "@/core/garden/garden";
 import { sourceSchema, storeSchema } from "@/server/water/schema";
-import { AmountFields } from "@/ui/form/AmountFields";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { formValues } from "@/features/frame/form/formValues";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import type { FieldSpec } from "@/features/frame/form/fields";
 
-const kindIs = (kind: string) => (values: { kind: string }) => values.kind === kind;
+const kindIs =
+  (...kinds: readonly string[]) =>
+  (values: { kind: string }) =>
+    kinds.includes(values.kind);
+const ANALYSIS = "What is in it";
+const REST = "Everything else";
+const DESCRIBED = fieldsOf(SOURCE, {
+  priority: { fold: REST },
+  pricePerM3: { fold: REST },
+  roofAreaM2: { when: kindIs("rain") },
+  flowLph: { when: kindIs("well") },
+  hoursPerDay: { when: kindIs("well") },
+  allowanceLpd: { when: kindIs("mains", "carried") },
+  pressureM: { when: kindIs("mains"), fold: REST },
+  analysedOn: { fold: ANALYSIS },
+  ecMsPerCm: { fold: ANALYSIS },
+  ph: { fold: ANALYSIS },
+  alkalinityMgCaco3PerL: { fold: ANALYSIS },
+});
 const FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text" },
-  { name: "kind", label: "Kind", type: "choice", options: [{ value: "rain", label: "rain from a roof" }, { value: "well", label: "well" }, { value: "mains", label: "mains or standpipe" }, { value: "carried", label: "carried" }] },
-  { name: "priority", label: "Order of use", type: "quantity", dimension: "count", hint: "1 is drawn first" },
-  { name: "pricePerM3", label: "Price per m³", type: "quantity", dimension: "money" },
-  { name: "roofAreaM2", label: "Roof, in plan", type: "quantity", dimension: "area", when: kindIs("rain") },
-  { name: "flowLph", label: "Flow", type: "quantity", dimension: "flow", when: kindIs("well") },
-  { name: "hoursPerDay", label: "Hours a day", type: "quantity", dimension: "count", when: kindIs("well") },
-  { name: "allowanceLpd", label: "Allowance a day", type: "quantity", dimension: "volume", when: (values) => values.kind === "mains" || values.kind === "carried" },
-  { name: "alkalinityMgCaco3PerL", label: "Alkalinity, mg/L as CaCO₃", type: "quantity", dimension: "count" },
-]; // prettier-ignore
+  ...DESCRIBED,
+  {
+    name: "analysisMgPerL",
+    label: "Analysis, mg/L",
+    type: "amounts",
+    keys: NUTRIENTS.filter((nutrient) => nutrient !== "urea-N"),
+    fold: ANALYSIS,
+  },
+];
 const EXAMPLE = {
-  id: null,
-  version: null,
   name: "",
   kind: "mains",
   priority: 1,
   pricePerM3: 2,
-  roofAreaM2: 0,
-  flowLph: 0,
-  hoursPerDay: 0,
   allowanceLpd: 600,
   alkalinityMgCaco3PerL: 100,
-  analysisMgPerL: {},
 };
 
 export function SourceForm({ source, onDone }: { source: Source | null; onDone: () => void }) {
   return (
     <EntityForm
+      form="source"
       schema={sourceSchema}
       fields={FIELDS}
-      defaults={source ?? EXAMPLE}
+      defaults={formValues(SOURCE, source ?? EXAMPLE)}
       action={saveSource}
       saved="Source saved"
       onDone={onDone}
-    >
-      <AmountFields name="analysisMgPerL" legend="Analysis, mg/L" keys={["Ca", "Mg", "K", "Na", "Cl", "S", "NO3-N"]} />
-    </EntityForm>
+    />
   );
 }
 
-const STORE_FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text", wide: true },
-  { name: "capacityL", label: "Capacity", type: "quantity", dimension: "volume" },
-  { name: "storedL", label: "In store now", type: "quantity", dimension: "volume" },
-  { name: "readOn", label: "Read on", type: "day" },
-];
+const STORE_FIELDS = fieldsOf(STORE, { name: { wide: true } });
 
 export function StoreForm({ store, today, onDone }: { store: Store | null; today: Day; onDone: () => void }) {
   return (
     <EntityForm
+      form="store"
       schema={storeSchema}
       fields={STORE_FIELDS}
-      defaults={store ?? { id: null, version: null, name: "", capacityL: 1000, storedL: 0, readOn: today }}
+      defaults={formValues(STORE, store ?? { name: "", capacityL: 1000, storedL: 0, readOn: today })}
       action={saveStore}
       saved="Store saved"
       onDone={onDone}

@@ -1,16 +1,19 @@
 "use client";
+import { inText } from "@/core/units/rounded";
 import type { Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
 import type { SupplyHorizon } from "@/core/water/supply";
-import type { Source, Store } from "@/server/water/queries";
+import type { Source } from "@/core/garden/garden";
+import type { Store } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
-import { ShortageList, type ShortageView } from "@/ui/ShortageList";
+import { ShortageList, type ShortageListProps } from "@/ui/ShortageList";
 import { useUnits } from "@/ui/units";
+import { StoreYears, type StoreYearsProps } from "./StoreYears";
 import { Horizon } from "./Horizon";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 
@@ -23,31 +26,42 @@ export interface SupplySheetProps {
   readonly sources: readonly Source[];
   readonly limits: readonly number[];
   readonly stores: readonly Store[];
-  readonly shortages: readonly ShortageView[];
+  readonly short: ShortageListProps;
+  readonly years: StoreYearsProps["years"];
 }
 
 type Editing = { readonly source: number | null } | { readonly store: number | null };
 
 /** Will the water last? The store over the coming months, what each source gives, and the first day anything is short. */
-export function SupplySheet({ today, supply, sources, limits, stores, shortages }: SupplySheetProps) {
+export function SupplySheet({ today, supply, sources, limits, stores, short, years }: SupplySheetProps) {
   const units = useUnits();
   const [editing, setEditing] = useOpened<Editing>("supply");
   const close = () => setEditing(null);
+  const draws = supply.needL.some((litres) => litres > 0);
   return (
     <>
-      <Horizon
-        today={today}
-        supply={supply}
-        capacityL={stores.reduce((sum, store) => sum + store.capacityL, 0)}
-        sources={sources.map((source) => source.name)}
-      />
+      {draws ? (
+        <Horizon
+          today={today}
+          supply={supply}
+          capacityL={stores.reduce((sum, store) => sum + store.capacityL, 0)}
+          sources={sources.map((source) => source.name)}
+        />
+      ) : (
+        <p className="text-xl">
+          Nothing is drawn in the days ahead: how long the water lasts is worked out once plants that drink are planned.
+        </p>
+      )}
       <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <section>
           <h2 className="text-2xl">Stores and sources, in the order of use</h2>
           {sources.length === 0 && (
             <Empty
               title="No source yet"
-              example="For instance a roof of 150 m² into a cistern of 18 m³, then a standpipe of 600 L a day."
+              example={inText(
+                "For instance a roof of {150 m²} into a cistern of {18 m³}, then a standpipe of {600 L} a day.",
+                units,
+              )}
             />
           )}
           <ul>
@@ -75,16 +89,18 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
               );
             })}
           </ul>
-          <p className="mt-2">
-            This water costs{" "}
-            <Why
-              label="Water for the plan"
-              how="Each day's need is drawn from the sources in their order, each up to what it gives a day and the store up to what it holds; litres × the price of the source."
-            >
-              {units.currency} {supply.cost.toFixed(0)}
-            </Why>{" "}
-            over the plan.
-          </p>
+          {draws && (
+            <p className="mt-2">
+              This water costs{" "}
+              <Why
+                label="Water for the plan"
+                how="Each day's need is drawn from the sources in their order, each up to what it gives a day and the store up to what it holds; litres × the price of the source."
+              >
+                {units.currency} {supply.cost.toFixed(0)}
+              </Why>{" "}
+              over the plan.
+            </p>
+          )}
           <Only right="plan">
             <div className="no-print mt-3 flex flex-wrap gap-2">
               <Button data-key="n" onClick={() => setEditing({ source: null })}>
@@ -94,7 +110,16 @@ export function SupplySheet({ today, supply, sources, limits, stores, shortages 
             </div>
           </Only>
         </section>
-        <ShortageList shortages={shortages} />
+        <div>
+          <ShortageList {...short} />
+          {stores.length > 0 && (
+            <StoreYears
+              years={years}
+              today={today}
+              capacityL={stores.reduce((sum, store) => sum + store.capacityL, 0)}
+            />
+          )}
+        </div>
       </div>
       <Drawer
         open={editing !== null && "source" in editing}

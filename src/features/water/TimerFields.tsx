@@ -1,109 +1,77 @@
 "use client";
 import { useState } from "react";
-import { Controller, useFormContext, useWatch } from "react-hook-form";
-import { clockText, timerMinutes, type TimerProgram } from "@/core/water/timer";
-import { Field } from "@/ui/Field";
-import { QuantityInput } from "@/ui/QuantityInput";
+import { useFormContext, useWatch } from "react-hook-form";
+import { timerMinutes, type TimerProgram } from "@/core/water/timer";
+import { clockText } from "@/core/units/format";
+import { parseQuantity } from "@/core/units/parse";
+import { METRIC } from "@/core/units/dimensions";
+import { filledIn } from "@/features/frame/blank/filledIn";
+import { FormBlank } from "@/features/frame/form/FormBlank";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { ChoiceBlank, TextBlank } from "@/ui/blank/Blank";
+import { Sentence } from "@/ui/blank/Sentence";
 
 const EXAMPLES: { readonly [Kind in TimerProgram["kind"]]: Extract<TimerProgram, { kind: Kind }> } = {
   continuous: { kind: "continuous" },
   every: { kind: "every", everyMin: 90, runMin: 6, fromMin: 420, toMin: 1140 },
   times: { kind: "times", timesMin: [480, 780, 1020], runMin: 20 },
 };
+const KINDS = [
+  { value: "continuous", label: "day and night" },
+  { value: "every", label: "again and again" },
+  { value: "times", label: "at fixed times" },
+] as const;
+const SENTENCES: Readonly<Record<TimerProgram["kind"], string>> = {
+  continuous: "",
+  every: ", {timer.runMin} every {timer.everyMin}, from {timer.fromMin} to {timer.toMin}",
+  times: ", {timer.runMin} at {times}",
+};
+const BLANKS: readonly FieldSpec[] = [
+  { name: "timer.runMin", label: "Run", type: "quantity", dimension: "minutes" },
+  { name: "timer.everyMin", label: "Every", type: "quantity", dimension: "minutes" },
+  { name: "timer.fromMin", label: "From", type: "quantity", dimension: "clock" },
+  { name: "timer.toMin", label: "Until", type: "quantity", dimension: "clock" },
+];
 
-/** The loop's one timer program: always, many short runs, or few long ones. */
+/** The loop's one timer program, told in a sentence: always, many short runs, or few long ones. */
 export function TimerFields() {
-  const { control, setValue, formState } = useFormContext();
+  const { control, setValue, getFieldState, formState } = useFormContext();
   const timer = useWatch({ control, name: "timer" }) as TimerProgram;
-  const error = formState.errors.timer as { message?: string } | undefined;
+  const problems = ["timer", ...BLANKS.map(({ name }) => name), "timer.timesMin"].flatMap((name) => {
+    const message = getFieldState(name, formState).error?.message;
+    return typeof message === "string" ? [{ name, words: message }] : [];
+  });
   return (
     <fieldset className="border-t border-rule pt-3">
       <legend className="sign text-xl">Timer</legend>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <Field
+      <Sentence size="line" problems={problems}>
+        It runs{" "}
+        <ChoiceBlank
+          name="timer"
           label="Runs"
-          error={typeof error?.message === "string" ? error.message : undefined}
-          hint={minutesWords(timer)}
-        >
-          {(aria) => (
-            <select
-              {...aria}
-              className="input"
-              value={timer.kind}
-              onChange={(event) => setValue("timer", EXAMPLES[event.target.value as TimerProgram["kind"]])}
-            >
-              <option value="continuous">day and night</option>
-              <option value="every">every so many minutes</option>
-              <option value="times">at fixed times</option>
-            </select>
-          )}
-        </Field>
-        {timer.kind !== "continuous" && <Minutes name="timer.runMin" label="Run" />}
-        {timer.kind === "every" && (
-          <>
-            <Minutes name="timer.everyMin" label="Every" />
-            <Clock name="timer.fromMin" label="From" />
-            <Clock name="timer.toMin" label="Until" />
-          </>
-        )}
-        {timer.kind === "times" && <Times />}
-      </div>
+          value={timer.kind}
+          options={KINDS}
+          onValue={(kind) => setValue("timer", EXAMPLES[kind], { shouldDirty: true })}
+        />
+        {filledIn(`${SENTENCES[timer.kind]}.`, (name) => {
+          if (name === "times") return <Times key={timer.kind} />;
+          const spec = BLANKS.find((one) => one.name === name);
+          return spec && <FormBlank spec={spec} />;
+        })}
+      </Sentence>
+      <p className="text-soft">{minutesWords(timer)}</p>
     </fieldset>
   );
 }
 
 function minutesWords(timer: TimerProgram): string {
   try {
-    return `${Math.round(timerMinutes(timer))} minutes a day`;
+    const over = timer.kind === "every" && timer.toMin <= timer.fromMin ? ", over midnight" : "";
+    return `${Math.round(timerMinutes(timer))} minutes a day${over}`;
   } catch {
     // Half-typed programs are out of range until they are complete.
     return "";
   }
-}
-
-function Minutes({ name, label }: { name: string; label: string }) {
-  return (
-    <Controller
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field label={label} error={fieldState.error?.message}>
-          {(aria) => (
-            <QuantityInput
-              {...aria}
-              ref={field.ref}
-              dimension="minutes"
-              value={field.value}
-              onValue={field.onChange}
-              onBlur={field.onBlur}
-            />
-          )}
-        </Field>
-      )}
-    />
-  );
-}
-
-function Clock({ name, label }: { name: string; label: string }) {
-  return (
-    <Controller
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field label={label} error={fieldState.error?.message}>
-          {(aria) => (
-            <input
-              {...aria}
-              ref={field.ref}
-              type="time"
-              className="input"
-              value={typeof field.value === "number" ? clockText(field.value % 1440) : ""}
-              onChange={(event) => field.onChange(minutesOf(event.target.value))}
-              onBlur={field.onBlur}
-            />
-          )}
-        </Field>
-      )}
-    />
-  );
 }
 
 function Times() {
@@ -111,29 +79,23 @@ function Times() {
   const times = (useWatch({ control, name: "timer.timesMin" }) ?? []) as number[];
   const [typed, setTyped] = useState(times.map(clockText).join(", "));
   return (
-    <Field label="At" hint="07:00, 12:30, 17:00">
-      {(aria) => (
-        <input
-          {...aria}
-          className="input"
-          value={typed}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            const minutes = event.target.value
-              .split(/[\s,;]+/u)
-              .filter(Boolean)
-              .map(minutesOf);
-            setValue("timer.timesMin", minutes.some((minute) => minute === null) ? [] : minutes, {
-              shouldValidate: true,
-            });
-          }}
-        />
-      )}
-    </Field>
+    <TextBlank
+      name="timer.timesMin"
+      label="At"
+      value={typed}
+      placeholder="07:00, 12:30, 17:00"
+      onValue={(text) => {
+        setTyped(text);
+        const minutes = text
+          .split(/[\s,;]+/u)
+          .filter(Boolean)
+          .map((one) => parseQuantity(one, "clock", METRIC));
+        const read = minutes.flatMap((one) => (one.kind === "value" ? [one.value] : []));
+        setValue("timer.timesMin", read.length === minutes.length ? read : [], {
+          shouldValidate: true,
+          shouldDirty: true,
+        });
+      }}
+    />
   );
-}
-
-function minutesOf(text: string): number | null {
-  const match = /^(\d{1,2})[:.h](\d{2})$/u.exec(text.trim());
-  return match && Number(match[1]) < 24 && Number(match[2]) < 60 ? Number(match[1]) * 60 + Number(match[2]) : null;
 }
