@@ -1,47 +1,39 @@
 "use client";
 import { scaleLinear, scaleUtc } from "d3";
+import type { BalanceView } from "@/core/garden/balance";
 import type { Day } from "@/core/units/day";
-import { dateOf, MonthAxis } from "@/ui/chart";
-import { ShortageList, type ShortageView } from "@/ui/ShortageList";
+import { quantityText } from "@/core/units/format";
+import { dateOf } from "@/ui/chart/axes";
+import { ChartFrame } from "@/ui/chart/ChartFrame";
+import { ShortageList } from "@/ui/ShortageList";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 
-export interface BalanceSheetProps {
-  readonly shortages: readonly ShortageView[];
-  /** First day of each week ahead. */
-  readonly weeks: readonly Day[];
-  readonly needs: readonly {
-    readonly name: string;
-    readonly todayLpd: number;
-    readonly litres: readonly number[];
-  }[];
-  readonly pools: readonly {
-    readonly name: string;
-    readonly sites: number;
-    readonly usedToday: number;
-    readonly used: readonly number[];
-  }[];
-  readonly waterCost: number;
-}
-
-/** Does it carry? Space, water and salts of the plan ahead, with the first day each runs short. */
-export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: BalanceSheetProps) {
+/** Will it all fit? Space, water and salts of the plan ahead, with the first day each runs short. */
+export function BalanceSheet({
+  shortages,
+  counted,
+  weeks,
+  needs,
+  growingAreas,
+  waterCost,
+}: Omit<BalanceView, "ahead" | "met">) {
   const units = useUnits();
   return (
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2">
-      <ShortageList shortages={shortages} />
+      <ShortageList shortages={shortages} {...counted} />
       <section>
-        <h2 className="text-2xl">Litres a day by loop</h2>
+        {needs.length > 0 && <h2 className="text-2xl">Water a day by loop</h2>}
         {needs.map((need) => (
           <WeekRow
-            key={need.name}
-            name={need.name}
+            key={need.loopName ?? ""}
+            name={loopWords(need.loopName)}
             values={need.litres}
             weeks={weeks}
             limit={null}
             figure={
               <Why
-                label={`${need.name} loop, litres a day`}
+                label={`${loopWords(need.loopName)}, water a day`}
                 how="Plants of the plan that stand on the loop today × what each drinks in its stage, and the drain share of a run-to-waste loop."
               >
                 <Quantity value={need.todayLpd} dimension="volume" />
@@ -49,31 +41,33 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
             }
           />
         ))}
-        <p className="mt-2 text-soft">
-          Water for the whole plan costs{" "}
-          <Why label="Water for the plan" how="Litres drawn from each source on each day × its price.">
-            {units.currency} {waterCost.toFixed(0)}
-          </Why>
-          ; see Supply under Water.
-        </p>
-        <h2 className="mt-5 text-2xl">Sites taken, week by week</h2>
-        {pools.map((pool) => (
+        {needs.length > 0 && (
+          <p className="mt-2 text-soft">
+            Water for the whole plan costs{" "}
+            <Why label="Water for the plan" how="Litres drawn from each source on each day × its price.">
+              {units.currency} {waterCost.toFixed(0)}
+            </Why>
+            ; see Supply under Water.
+          </p>
+        )}
+        {growingAreas.length > 0 && <h2 className="mt-5 text-2xl">Sites taken, week by week</h2>}
+        {growingAreas.map((growingArea) => (
           <WeekRow
-            key={pool.name}
-            name={pool.name}
-            values={pool.used}
+            key={growingArea.name}
+            name={growingArea.name}
+            values={growingArea.used}
             weeks={weeks}
-            limit={pool.sites}
+            limit={growingArea.sites}
             figure={
               <>
                 <Why
-                  label={`${pool.name}, sites taken today`}
-                  how="Plants of all batches that stand in the pool today; each stage takes as many sites as it has plants."
-                  inputs={[["sites", String(pool.sites)]]}
+                  label={`${growingArea.name}, sites taken today`}
+                  how="Plants of all batches that stand in the growing area today; each stage takes as many sites as it has plants."
+                  inputs={[["sites", String(growingArea.sites)]]}
                 >
-                  {pool.usedToday}
+                  {growingArea.usedToday}
                 </Why>{" "}
-                <small>of {pool.sites}</small>
+                <small>of {growingArea.sites}</small>
               </>
             }
           />
@@ -82,6 +76,8 @@ export function BalanceSheet({ shortages, weeks, needs, pools, waterCost }: Bala
     </div>
   );
 }
+
+const loopWords = (loopName: string | null) => (loopName === null ? "by hand" : `${loopName} loop`);
 
 const WIDTH = 360;
 const HEIGHT = 40;
@@ -94,8 +90,9 @@ interface WeekRowProps {
   readonly figure: React.ReactNode;
 }
 
-/** One post a week; over the limit it is red and stands above the line. */
+/** One post a week; over the limit it is red above the line. */
 function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
+  const units = useUnits();
   const most = Math.max(1e-9, limit ?? 0, ...values);
   const x = scaleUtc([dateOf(weeks[0]!), dateOf(weeks.at(-1)! + 7)], [0, WIDTH]);
   const y = scaleLinear([0, most], [HEIGHT - 12, 2]);
@@ -107,11 +104,12 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
         <p className="sign text-lg">{name}</p>
         <p className="figure !text-xl">{figure}</p>
       </div>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        role="img"
-        aria-label={`${name}: at most ${Math.round(peak)}${limit === null ? " litres a day" : ` of ${limit} sites`} in the weeks ahead`}
-        className="w-full"
+      <ChartFrame
+        width={WIDTH}
+        height={HEIGHT}
+        label={`${name}: at most ${limit === null ? `${quantityText(peak, "volume", units)} a day` : `${Math.round(peak)} of ${limit} sites`} in the weeks ahead`}
+        fontSize={10}
+        foot={{ kind: "months", scale: x, count: 8 }}
       >
         {values.map((value, index) => {
           const over = limit !== null && value > limit;
@@ -139,8 +137,7 @@ function WeekRow({ name, values, weeks, limit, figure }: WeekRowProps) {
         {limit !== null && (
           <line x1="0" x2={WIDTH} y1={y(limit)} y2={y(limit)} className="stroke-ink" strokeWidth="1.5" />
         )}
-        <MonthAxis scale={x} y={HEIGHT - 1} count={8} fontSize={10} />
-      </svg>
+      </ChartFrame>
     </div>
   );
 }

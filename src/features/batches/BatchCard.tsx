@@ -6,19 +6,20 @@ import { workOutPlan } from "@/core/batches/plan";
 import type { PlanInput } from "@/core/batches/types";
 import { mendingSowDay, whatIfMove, type MoveConsequences } from "@/core/batches/whatIfMove";
 import { dayInWords } from "@/core/units/day";
+import { counted } from "@/core/units/format";
 import { moveBatch } from "@/server/batches/actions";
-import type { BatchView, SeasonView } from "@/server/batches/view";
+import type { BatchView, SeasonView } from "@/core/garden/seasonView";
 import { Button } from "@/ui/Button";
-import { useCommand } from "@/ui/useCommand";
-import { Only } from "@/ui/who";
+import { useCommand } from "@/features/frame/useCommand";
+import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 
 export interface BatchCardProps {
   readonly batch: BatchView;
   readonly view: SeasonView;
   readonly input: PlanInput | null;
-  /** Days by which the batch is held away from its sow day. */
+  /** Days by which the batch is moved from its sow day. */
   readonly days: number;
   readonly side: "left" | "right";
   readonly onHold: (days: number) => void;
@@ -26,9 +27,10 @@ export interface BatchCardProps {
   readonly onChange: () => void;
 }
 
-/** The batch in hand: where it goes and when; held over another day, what that would break and what would mend it. */
+/** The chosen batch: where it goes and when; while it is moved, what that would cause and which day would be better. */
 export function BatchCard({ batch, view, input, days, side, onHold, onClose, onChange }: BatchCardProps) {
-  const poolName = (poolId: number) => view.pools.find((pool) => pool.id === poolId)?.name.toLowerCase() ?? "";
+  const growingAreaName = (growingAreaId: number) =>
+    view.growingAreas.find((growingArea) => growingArea.id === growingAreaId)?.name.toLowerCase() ?? "";
   return (
     <section
       aria-label={`${batch.variety} of ${dayInWords(batch.sowDay)}`}
@@ -49,7 +51,7 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
               {batch.steps.map((step) => (
                 <tr key={step.name} className="border-t border-rule">
                   <th scope="row" className="py-1 text-left font-normal">
-                    {poolName(step.poolId)}
+                    {growingAreaName(step.growingAreaId)}
                   </th>
                   <td className="text-right">
                     {dayInWords(step.from)} – {dayInWords(step.to)}
@@ -77,25 +79,25 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
             .
           </p>
           {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
-          <Link href={`/people/history?batch=${batch.id}`} className="mt-1 inline-block min-h-8 text-sm underline">
+          <PageLink href={`/people/history?batch=${batch.id}`} className="mt-1 inline-block min-h-8 text-sm underline">
             Who changed it
-          </Link>
+          </PageLink>
           <div className="mt-3 flex flex-wrap gap-2">
             {batch.begun ? (
-              <p className="text-sm text-soft">Sown: its days are facts now.</p>
+              <p className="text-sm text-soft">Sown: its dates are fixed.</p>
             ) : (
               <Only right="plan">
                 <Button onClick={() => onHold(-7)}>A week earlier</Button>
                 <Button onClick={() => onHold(7)}>A week later</Button>
                 <Button look="quiet" onClick={onChange}>
-                  Change or remove
+                  Edit or delete
                 </Button>
               </Only>
             )}
           </div>
         </>
       ) : input === null ? (
-        <p role="status">Fetching the plan …</p>
+        <p role="status">Loading the plan …</p>
       ) : (
         <HeldOver batch={batch} view={view} input={input} days={days} onHold={onHold} onDone={onClose} />
       )}
@@ -103,7 +105,7 @@ export function BatchCard({ batch, view, input, days, side, onHold, onClose, onC
   );
 }
 
-/** Consequences before the act. */
+/** The consequences are shown before it is moved. */
 function HeldOver({
   batch,
   view,
@@ -113,7 +115,7 @@ function HeldOver({
   onDone,
 }: Pick<BatchCardProps, "batch" | "view" | "days" | "onHold"> & { input: PlanInput; onDone: () => void }) {
   const now = useMemo<Plan>(() => workOutPlan(input), [input]);
-  // While a batch is dragged the card may lag a frame behind the hand, never the hand behind the card.
+  // While a batch is dragged the card may be a frame late; the drag never is.
   const settled = useDeferredValue(days);
   const sowDay = batch.sowDay + settled;
   const held = useMemo(() => whatIfMove(input, now, batch.id, sowDay), [input, now, batch.id, sowDay]);
@@ -121,16 +123,16 @@ function HeldOver({
     () => (held.breaks ? mendingSowDay(input, now, batch.id, sowDay) : null),
     [held, input, now, batch.id, sowDay],
   );
-  const [clash, setClash] = useState<{ readonly by: string; readonly mine: number; readonly version: number } | null>(
-    null,
-  );
+  const [clash, setClash] = useState<{ readonly by: string; readonly mine: number } | null>(null);
   const { run, busy } = useCommand(moveBatch, {
     done: `${batch.variety} moved`,
   });
-  const move = async (day: number, version = batch.version) => {
-    const result = await run({ id: batch.id, version, sowDay: day });
+  // The day that was seen when the drag began: another one by now is somebody else's.
+  const [from] = useState(batch.sowDay);
+  const move = async (day: number, seen = from) => {
+    const result = await run({ id: batch.id, from: seen, sowDay: day });
     if (result.ok) return onDone();
-    if (result.stale) setClash({ by: result.stale.by, mine: day, version: result.stale.version });
+    if (result.stale) setClash({ by: result.stale.by, mine: day });
   };
   if (clash)
     return (
@@ -148,17 +150,19 @@ function HeldOver({
               <th scope="row" className="py-1 text-left font-normal">
                 {clash.by}
               </th>
-              <td className="text-right">
-                {batch.version >= clash.version ? dayInWords(batch.sowDay, "weekday") : "…"}
-              </td>
+              <td className="text-right">{batch.sowDay === from ? "…" : dayInWords(batch.sowDay, "weekday")}</td>
             </tr>
           </tbody>
         </table>
         <div className="mt-3 flex flex-wrap gap-2">
-          <Button look="strong" disabled={busy} onClick={() => void move(clash.mine, clash.version)}>
-            Take mine
+          <Button
+            look="strong"
+            disabled={busy || batch.sowDay === from}
+            onClick={() => void move(clash.mine, batch.sowDay)}
+          >
+            Keep mine
           </Button>
-          <Button onClick={() => onHold(0)}>Leave theirs</Button>
+          <Button onClick={() => onHold(0)}>Keep theirs</Button>
         </div>
       </div>
     );
@@ -171,8 +175,8 @@ function HeldOver({
       <div aria-live="polite">
         <ConsequenceWords held={held} view={view} input={input} />
         <Why
-          label="What it would break"
-          how="The whole plan is worked out anew with this batch on the other day, and compared with the plan as it stands: sites that are taken beyond a pool's own, and orders that get less."
+          label="What it would affect"
+          how="The whole plan is worked out again with this batch on the other day and compared with the plan as it is: sites taken over capacity, and orders that get less."
         >
           <span className="text-sm text-soft underline">how it is worked out</span>
         </Why>
@@ -180,10 +184,10 @@ function HeldOver({
           <p className={`mt-2 ${mend ? "text-leaf" : "text-soft"}`}>
             {mend ? (
               <>
-                <b>{dayInWords(mend.sowDay, "weekday")}</b> breaks nothing.
+                <b>{dayInWords(mend.sowDay, "weekday")}</b> causes no shortage.
               </>
             ) : (
-              "No other day within two weeks fits better than where it is."
+              "No other day within two weeks is better."
             )}
           </p>
         )}
@@ -211,29 +215,28 @@ function ConsequenceWords({ held, view, input }: { held: MoveConsequences; view:
   const missed = held.orders.filter((order) => order.moreMissing > 0);
   const won = held.orders.length - missed.length;
   const nameOf = (varietyId: number) => input.varieties.find((variety) => variety.id === varietyId);
-  if (!held.breaks && won === 0)
-    return <p className="mt-2 font-bold text-leaf">It fits, and every order stays as it is.</p>;
+  if (!held.breaks && won === 0) return <p className="mt-2 font-bold text-leaf">It fits, and no order changes.</p>;
   return (
     <ul className="mt-2 space-y-1">
-      {held.pools.map((pool) => (
-        <li key={pool.poolId} className="text-alarm">
-          {view.pools.find((candidate) => candidate.id === pool.poolId)?.name}: <b>{pool.sitesOver} sites over</b> from{" "}
-          {dayInWords(pool.firstDay)}
+      {held.growingAreas.map((growingArea) => (
+        <li key={growingArea.growingAreaId} className="text-alarm">
+          {view.growingAreas.find((candidate) => candidate.id === growingArea.growingAreaId)?.name}:{" "}
+          <b>{counted(growingArea.sitesOver, "site")} over</b> from {dayInWords(growingArea.firstDay)}
         </li>
       ))}
       {missed.slice(0, SHOWN_ORDERS).map((order) => (
-        <li key={`${order.outletName}-${order.day}-${order.varietyId}`} className="text-alarm">
-          {order.outletName}, {dayInWords(order.day)}:{" "}
+        <li key={`${order.customerName}-${order.day}-${order.varietyId}`} className="text-alarm">
+          {order.customerName}, {dayInWords(order.day)}:{" "}
           <b>
-            {round(order.moreMissing)} {nameOf(order.varietyId)?.unit}
+            {round(order.moreMissing)} {nameOf(order.varietyId)?.unit.name}
           </b>{" "}
           missing
         </li>
       ))}
-      {missed.length > SHOWN_ORDERS && <li className="text-alarm">and {missed.length - SHOWN_ORDERS} more orders</li>}
-      {won > 0 && (
-        <li className="text-leaf">{won === 1 ? "one order is better served" : `${won} orders are better served`}</li>
+      {missed.length > SHOWN_ORDERS && (
+        <li className="text-alarm">and {counted(missed.length - SHOWN_ORDERS, "more order")}</li>
       )}
+      {won > 0 && <li className="text-leaf">{won === 1 ? "1 order gets more" : `${won} orders get more`}</li>}
     </ul>
   );
 }

@@ -1,25 +1,24 @@
 "use client";
+import { BATCH } from "@/core/garden/entities/batches";
 import { removeBatches, saveBatch } from "@/server/batches/actions";
 import { batchSchema } from "@/server/batches/schema";
-import type { BatchView } from "@/server/batches/view";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
+import type { BatchView } from "@/core/garden/seasonView";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { formValues } from "@/features/frame/form/formValues";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
 
-const FIELDS: readonly FieldSpec[] = [
-  { name: "sowDay", label: "Sow on", type: "day", wide: true },
-  { name: "cells", label: "Cells", type: "quantity", dimension: "count" },
-  { name: "targetPlants", label: "Plants wanted at the end", type: "quantity", dimension: "count" },
-  { name: "note", label: "Note", type: "note" },
-];
+/** Clearing is the round's. */
+const ASKED = { ...BATCH, fields: BATCH.fields.filter(({ name }) => name !== "clearedDay") };
+const FIELDS = fieldsOf(ASKED, { sowDay: { wide: true } });
 
 export function BatchForm({ batch, onDone }: { batch: BatchView; onDone: () => void }) {
-  const { id, version, varietyId, sowDay, cells, targetPlants, note } = batch;
   return (
     <EntityForm
+      form="batch"
       schema={batchSchema}
       fields={FIELDS}
-      defaults={{ id, version, varietyId, sowDay, cells, targetPlants, note }}
+      defaults={formValues(ASKED, batch)}
       action={saveBatch}
       saved="Batch saved"
       onDone={onDone}
@@ -27,7 +26,7 @@ export function BatchForm({ batch, onDone }: { batch: BatchView; onDone: () => v
         <RemoveButton
           what={`${batch.variety} batch`}
           action={(input) => removeBatches({ ids: [(input as { id: number }).id] })}
-          id={id}
+          id={batch.id}
           onDone={onDone}
         />
       }

@@ -1,7 +1,7 @@
 "use client";
 import { useDraggable } from "@dnd-kit/core";
 import type { FocusEventHandler, KeyboardEventHandler, MouseEventHandler, Ref } from "react";
-import type { BatchView } from "@/server/batches/view";
+import type { BatchView } from "@/core/garden/seasonView";
 import { inkOn, toneOf } from "@/ui/tones";
 import type { BlockRect } from "./threadGeometry";
 
@@ -23,7 +23,7 @@ const LABEL_FROM_WIDTH = 44;
 const LABEL_FROM_HEIGHT = 9.5;
 const LARGEST_LABEL_PX = 14;
 
-/** A batch on its sites for as long as it stands there; can be taken up and held over another day. */
+/** A batch on its sites for as long as it is there; can be picked up and moved to another day. */
 export function BlockButton({ ref, block, batch, past, chosen, faint, label, ...handlers }: BlockButtonProps) {
   const { setNodeRef, listeners } = useDraggable({
     id: block.key,
@@ -42,7 +42,7 @@ export function BlockButton({ ref, block, batch, past, chosen, faint, label, ...
       }}
       type="button"
       aria-label={label}
-      // The hint is set when the pointer comes: written into the page for every block it would double its size.
+      // The hint is set when the pointer comes: in the page for every block it would double its size.
       onPointerEnter={(event) => (event.currentTarget.title = label)}
       data-batch={batch.id}
       className={`absolute overflow-hidden rounded-[3px] border text-left focus-visible:z-20 ${chosen ? "z-10 border-2 border-ink" : "border-ground"} ${batch.begun ? "" : "touch-pan-y active:cursor-grabbing"}`}

@@ -1,21 +1,25 @@
 "use client";
+import { CUSTOMER, ORDER } from "@/core/garden/entities/batches";
 import { WEEKDAYS, type Day } from "@/core/units/day";
-import { removeOrder, saveOrder, saveOutlet } from "@/server/batches/actions";
-import type { OrderRow } from "@/server/batches/queries";
-import { orderSchema, outletSchema } from "@/server/batches/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
+import { saveOrder, saveCustomer } from "@/server/batches/actions";
+import type { OrderRow } from "@/core/garden/garden";
+import { orderSchema, customerSchema } from "@/server/batches/schema";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { formValues } from "@/features/frame/form/formValues";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { RemoveOrder } from "./RemoveOrder";
 
-/** A new outlet: its orders follow. */
-export function OutletForm({ onDone }: { onDone: () => void }) {
+/** A new customer: its orders follow. */
+export function CustomerForm({ onDone }: { onDone: () => void }) {
   return (
     <EntityForm
-      schema={outletSchema}
-      fields={[{ name: "name", label: "Name", type: "text", wide: true }]}
-      defaults={{ id: null, version: null, name: "" }}
-      action={saveOutlet}
-      saved="Outlet saved"
+      form="customer"
+      schema={customerSchema}
+      fields={fieldsOf(CUSTOMER, { name: { wide: true } })}
+      defaults={formValues(CUSTOMER, { name: "" })}
+      action={saveCustomer}
+      saved="Customer saved"
       onDone={onDone}
     />
   );
@@ -24,23 +28,26 @@ export function OutletForm({ onDone }: { onDone: () => void }) {
 /** A standing order: what, for whom, on which weekday, from when to when. */
 export function OrderForm({
   order,
-  outlets,
+  customers,
   varieties,
   today,
+  alone,
   onDone,
 }: {
-  outlets: readonly { readonly id: number; readonly name: string }[];
+  customers: readonly { readonly id: number; readonly name: string }[];
   varieties: readonly { readonly id: number; readonly name: string; readonly unit: string }[];
   today: Day;
   order: OrderRow | null;
+  /** Batches still to be sown that this order alone takes from. */
+  alone: readonly number[];
   onDone: () => void;
 }) {
   const fields: readonly FieldSpec[] = [
     {
-      name: "outletId",
+      name: "customerId",
       label: "For",
       type: "choice",
-      options: outlets.map(({ id, name }) => ({ value: id, label: name })),
+      options: customers.map(({ id, name }) => ({ value: id, label: name })),
     },
     {
       name: "varietyId",
@@ -54,30 +61,27 @@ export function OrderForm({
       type: "choice",
       options: WEEKDAYS.map((name, index) => ({ value: index + 1, label: name })),
     },
-    { name: "quantity", label: "Quantity each time", type: "quantity", dimension: "ratio" },
-    { name: "from", label: "From", type: "day", wide: true },
-    { name: "to", label: "Until", type: "day", wide: true },
+    ...fieldsOf(ORDER, { from: { wide: true }, to: { wide: true } }).filter(({ name }) => name !== "weekday"),
   ];
-  const { outletName: _outletName, ...given } = order ?? {
-    id: null,
-    version: null,
-    outletId: outlets[0]!.id,
+  const given = order ?? {
+    customerId: customers[0]!.id,
     varietyId: varieties[0]!.id,
     weekday: 6,
     quantity: 20,
     from: today,
     to: today + 364,
-    outletName: "",
   };
   return (
     <EntityForm
+      form="order"
       schema={orderSchema}
       fields={fields}
-      defaults={given}
+      sentence="{quantity} of {varietyId} for {customerId} every {weekday}, from {from} to {to}."
+      defaults={formValues(ORDER, given)}
       action={saveOrder}
       saved="Order saved"
       onDone={onDone}
-      aside={order && <RemoveButton what="order" action={removeOrder} id={order.id} onDone={onDone} />}
+      aside={order && <RemoveOrder id={order.id} alone={alone} onDone={onDone} />}
     />
   );
 }

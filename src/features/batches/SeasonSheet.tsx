@@ -1,16 +1,17 @@
 "use client";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 import { useState } from "react";
-import { isoFromDay, type Day } from "@/core/units/day";
-import type { OrderRow } from "@/server/batches/queries";
-import type { SeasonView } from "@/server/batches/view";
+import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
+import type { OrderRow } from "@/core/garden/garden";
+import type { SeasonView } from "@/core/garden/seasonView";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { ThreadChart } from "./ThreadChart";
+import { unmetWords } from "./words";
 import { usePlanInput } from "./usePlanInput";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { later } from "@/ui/later";
 
 const AddBatches = later(() => import("./AddBatches").then((part) => part.AddBatches));
@@ -20,18 +21,18 @@ export interface SeasonSheetProps {
   readonly view: SeasonView;
   /** How far the garden has moved. */
   readonly point: string;
-  /** A batch needs a variety and a pool first. */
+  /** A batch needs a variety and a growing area first. */
   readonly noBasis: boolean;
   readonly weeks: number;
   readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
   /** Opens the way to cover this variety's orders. */
   readonly cover: number | null;
-  /** The batch in hand. */
+  /** The chosen batch. */
   readonly chosen: number | null;
 }
 
-/** The season: what is where, what moves when, and where it jams. */
+/** The season: what is where, what moves when, and where there is no room. */
 export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, cover, chosen }: SeasonSheetProps) {
   const input = usePlanInput(point);
   const [opened, setAdding] = useOpened<boolean>("adding");
@@ -54,17 +55,17 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
           </Button>
         </Only>
         <span className="grow" />
-        <Link className={buttonClass()} href={link(view.from - step)} scroll={false}>
+        <PageLink className={buttonClass()} href={link(view.from - step)} scroll={false}>
           Earlier
-        </Link>
-        <Link className={buttonClass()} href={`/batches?weeks=${weeks}`} scroll={false}>
+        </PageLink>
+        <PageLink className={buttonClass()} href={`/batches?weeks=${weeks}`} scroll={false}>
           Today
-        </Link>
-        <Link className={buttonClass()} href={link(view.from + step)} scroll={false}>
+        </PageLink>
+        <PageLink className={buttonClass()} href={link(view.from + step)} scroll={false}>
           Later
-        </Link>
+        </PageLink>
         {[9, 17, 34].map((count) => (
-          <Link
+          <PageLink
             key={count}
             className={buttonClass(count === weeks ? "strong" : "plain")}
             href={link(view.from, count)}
@@ -72,7 +73,7 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
             aria-current={count === weeks ? "true" : undefined}
           >
             {count} weeks
-          </Link>
+          </PageLink>
         ))}
       </div>
       {view.batches.length === 0 && (
@@ -82,12 +83,12 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
         />
       )}
       <ThreadChart first={chosen} view={view} input={input} onChange={setChanging} />
-      <MissedOrders market={view.market} today={view.today} />
+      <MissedOrders market={view.market} today={view.today} growingAreas={view.growingAreas} />
       <Drawer open={adding} onClose={stopAdding} title="Add batches">
         {input && (
           <AddBatches first={cover} input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={stopAdding} />
         )}
-        {!input && <p role="status">Fetching the plan …</p>}
+        {!input && <p role="status">Loading the plan …</p>}
       </Drawer>
       <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}
@@ -98,16 +99,19 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
 
 const SHOWN = 6;
 
-/** Which orders of the weeks shown go short, from today on; the posts above say only on which day. */
-function MissedOrders({ market, today }: Pick<SeasonView, "market" | "today">) {
+/** Which orders of the weeks shown are short, from today on; the chart above shows only the day. */
+function MissedOrders({ market, today, growingAreas }: Pick<SeasonView, "market" | "today" | "growingAreas">) {
   const missed = market.filter(({ day }) => day >= today).flatMap((day) => day.missed);
   if (missed.length === 0) return null;
+  const area = (id: number) => growingAreas.find((growingArea) => growingArea.id === id)?.name ?? "";
   return (
     <section aria-label="Orders that go short" className="mt-3">
       <h2 className="text-xl">Orders that go short in these weeks</h2>
       <ul className="grid gap-x-8 text-sm text-alarm lg:grid-cols-2">
-        {missed.slice(0, SHOWN).map(({ words }) => (
-          <li key={words}>{words}</li>
+        {missed.slice(0, SHOWN).map((line) => (
+          <li key={`${line.orderId}-${line.day}`}>
+            {line.customer}, {dayInWords(line.day)}: {unmetWords(line.state, { ...line, area })}
+          </li>
         ))}
         {missed.length > SHOWN && <li>and {missed.length - SHOWN} more</li>}
       </ul>

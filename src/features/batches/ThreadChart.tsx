@@ -8,30 +8,28 @@ import {
   type DragEndEvent,
   type DragMoveEvent,
 } from "@dnd-kit/core";
-import { useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { useMemo, useRef, useState } from "react";
 import type { PlanInput } from "@/core/batches/types";
-import { dayInWords } from "@/core/units/day";
-import type { BatchView, SeasonView } from "@/server/batches/view";
+import type { BatchView, SeasonView } from "@/core/garden/seasonView";
 import { BatchCard } from "./BatchCard";
-import { BlockButton } from "./BlockButton";
-import { neighbourOf } from "./neighbours";
 import { threadGeometry, type ThreadGeometry } from "./threadGeometry";
+import { ThreadBlocks } from "./ThreadBlocks";
 import { Ground, HEIGHT, type HeldBatch } from "./ThreadGround";
-import { useElementWidth } from "./useElementWidth";
+import { useElementWidth } from "@/ui/useElementWidth";
 
 const LEAST_WIDTH = 760;
 
-/** Days across, pools down: each batch a block on the sites it stands on, joined to its next block by a thread. */
+/** Days across, growing areas down: each batch a block on the sites it takes, joined to its next block by a thread. */
 export function ThreadChart({
   view,
   input,
   first,
   onChange,
 }: {
-  /** The batch in hand to begin with. */
+  /** The batch chosen at first. */
   first: number | null;
   view: SeasonView;
-  /** Null until it is there; only a batch that is held over another day needs it. */
+  /** Null until it is loaded; only a batch that is being moved needs it. */
   input: PlanInput | null;
   onChange: (batchId: number) => void;
 }) {
@@ -56,7 +54,7 @@ export function ThreadChart({
   const active = chosen === null ? undefined : batches.get(chosen);
   return (
     <div ref={frame} className="relative overflow-x-auto" style={{ minHeight: HEIGHT }}>
-      {/* Drawn once, in the width that it has: the server does not know it. */}
+      {/* Drawn once its width is known, which the server does not know. */}
       {measured !== null && (
         <DndContext
           sensors={sensors}
@@ -72,10 +70,10 @@ export function ThreadChart({
             className="relative"
             style={{ width, height: HEIGHT }}
             role="group"
-            aria-label="Season: arrow keys go from batch to batch, Enter takes one up, arrows then move it by a day, Escape puts it back"
+            aria-label="Season: arrow keys go from batch to batch, Enter picks one up, arrows then move it by a day, Escape cancels"
           >
             <Ground geometry={geometry} view={view} chosen={chosen} held={held} />
-            <Blocks {...{ geometry, batches, chosen, held, view, setChosen, setHeld, hold }} />
+            <ThreadBlocks {...{ geometry, batches, chosen, held, view, setChosen, setHeld, hold }} />
           </div>
         </DndContext>
       )}
@@ -103,69 +101,4 @@ function cardSide(geometry: ThreadGeometry, batch: BatchView, view: SeasonView):
   const last = batch.steps.at(-1)!;
   const middle = geometry.x((Math.max(view.from, last.from) + Math.min(view.to, last.to)) / 2);
   return middle > geometry.width / 2 ? "left" : "right";
-}
-
-interface BlocksProps {
-  readonly geometry: ThreadGeometry;
-  readonly batches: ReadonlyMap<number, BatchView>;
-  readonly view: SeasonView;
-  readonly chosen: number | null;
-  readonly held: HeldBatch | null;
-  readonly setChosen: (batchId: number | null) => void;
-  readonly setHeld: (held: HeldBatch | null) => void;
-  readonly hold: (batchId: number, days: number) => void;
-}
-
-/** All blocks; one of them takes the keyboard, the arrow keys go from there. */
-function Blocks({ geometry, batches, view, chosen, held, setChosen, setHeld, hold }: BlocksProps) {
-  const refs = useRef(new Map<string, HTMLButtonElement>());
-  const first =
-    geometry.blocks.find((block) => block.labelled && block.x > geometry.x(view.today) - 1) ?? geometry.blocks[0];
-  const [rover, setRover] = useState<string | null>(null);
-  const stop = rover !== null && geometry.blocks.some((block) => block.key === rover) ? rover : first?.key;
-  const onKey = (event: KeyboardEvent, key: string, batchId: number) => {
-    const moving = held?.batchId === batchId;
-    if (event.key === "Escape") {
-      setHeld(null);
-      if (!moving) setChosen(null);
-    } else if (event.key === "Enter" && !moving) {
-      // The press that takes it up must not also press the block.
-      event.preventDefault();
-      setChosen(batchId);
-      hold(batchId, 0);
-    } else if (moving && (event.key === "ArrowLeft" || event.key === "ArrowRight")) {
-      event.preventDefault();
-      hold(batchId, held.days + (event.key === "ArrowLeft" ? -1 : 1) * (event.shiftKey ? 7 : 1));
-    } else if (event.key.startsWith("Arrow")) {
-      const next = neighbourOf(geometry.blocks, key, event.key);
-      if (!next) return;
-      event.preventDefault();
-      setRover(next.key);
-      refs.current.get(next.key)?.focus();
-    }
-  };
-  return geometry.blocks.map((block) => {
-    const batch = batches.get(block.batchId);
-    if (!batch) return null;
-    const step = batch.steps[block.stage]!;
-    return (
-      <BlockButton
-        key={block.key}
-        ref={(element) => void (element ? refs.current.set(block.key, element) : refs.current.delete(block.key))}
-        block={block}
-        batch={batch}
-        past={step.to <= view.today}
-        chosen={batch.id === chosen}
-        faint={held?.batchId === batch.id && held.days !== 0}
-        tabIndex={block.key === stop ? 0 : -1}
-        label={`${batch.variety} of ${dayInWords(batch.sowDay)}, ${step.plants} in ${view.pools.find((pool) => pool.id === step.poolId)?.name ?? ""}, ${dayInWords(step.from)} to ${dayInWords(step.to)}${block.over ? ", over capacity" : ""}`}
-        onFocus={() => setRover(block.key)}
-        onClick={() => {
-          setChosen(batch.id);
-          setHeld(null);
-        }}
-        onKeyDown={(event) => onKey(event, block.key, batch.id)}
-      />
-    );
-  });
 }

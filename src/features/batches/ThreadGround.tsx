@@ -1,16 +1,17 @@
-import type { SeasonView } from "@/server/batches/view";
+import type { SeasonView } from "@/core/garden/seasonView";
+import { counted } from "@/core/units/format";
 import type { ThreadGeometry } from "./threadGeometry";
 
 /** Of the whole chart, in pixels. */
 export const HEIGHT = 640;
 
-/** A batch held over another sow day, not yet moved. */
+/** A batch shown on another sow day, not yet moved. */
 export interface HeldBatch {
   readonly batchId: number;
   readonly days: number;
 }
 
-/** What lies under the blocks: months, pools with their capacity lines, threads, the ghost of a held batch, the market days. */
+/** What is drawn under the blocks: months, growing areas with their capacity lines, threads, the outline of a batch being moved, the market days. */
 export function Ground({
   geometry,
   view,
@@ -43,9 +44,9 @@ export function Ground({
         </g>
       ))}
       {geometry.bands.map((band) => {
-        const pool = view.pools.find((candidate) => candidate.id === band.poolId)!;
+        const growingArea = view.growingAreas.find((candidate) => candidate.id === band.growingAreaId)!;
         return (
-          <g key={band.poolId}>
+          <g key={band.growingAreaId}>
             <rect
               x={geometry.left}
               width={geometry.width - geometry.left}
@@ -60,18 +61,20 @@ export function Ground({
               y2={band.capacityY}
               className="stroke-ink"
               strokeWidth="1.5"
-              strokeDasharray={band.shownSites < pool.sites ? "2 5" : undefined}
+              strokeDasharray={band.shownSites < growingArea.sites ? "2 5" : undefined}
             />
             <text x={0} y={band.capacityY + 14} fontSize="17" className="sign">
-              {pool.name}
+              {growingArea.name}
             </text>
             <text
               x={0}
               y={band.capacityY + 30}
               fontSize="13"
-              style={{ fill: pool.daysOver ? "var(--alarm)" : "var(--ink-soft)" }}
+              style={{ fill: growingArea.daysOver ? "var(--alarm)" : "var(--ink-soft)" }}
             >
-              {pool.daysOver ? `${pool.daysOver} days over` : `${pool.sites} sites, fits`}
+              {growingArea.daysOver
+                ? `${counted(growingArea.daysOver, "day")} over`
+                : `${counted(growingArea.sites, "site")}, fits`}
             </text>
           </g>
         );
@@ -116,7 +119,7 @@ export function Ground({
   );
 }
 
-/** Each market day as a post as high as its order lines; what is missed stands red and hatched on top. */
+/** Each market day as a bar as high as its orders; what is missed is red and hatched on top. */
 function Market({ geometry, view }: { geometry: ThreadGeometry; view: SeasonView }) {
   const most = Math.max(1, ...view.market.map((day) => day.lines));
   const full = geometry.marketBottom - geometry.marketTop;

@@ -1,37 +1,86 @@
-import type { BlockView, SeasonView } from "@/server/batches/view";
+import type { BlockView, SeasonView } from "@/core/garden/seasonView";
 import { neighbourOf } from "./neighbours";
 import { threadGeometry } from "./threadGeometry";
 
 const from = 21_000;
-const block = (batchId: number, stage: number, poolId: number, start: number, days: number, first: number, plants: number): BlockView => ({
-  batchId, stage, poolId, from: from + start, to: from + start + days, plants, runs: [{ start: first, end: first + plants }], over: 0,
-}); // prettier-ignore
-const pool = (id: number, sites: number, lines: number) => ({
+const block = (
+  batchId: number,
+  stage: number,
+  growingAreaId: number,
+  start: number,
+  days: number,
+  first: number,
+  plants: number,
+): BlockView => ({
+  batchId,
+  stage,
+  growingAreaId,
+  from: from + start,
+  to: from + start + days,
+  plants,
+  runs: [{ start: first, end: first + plants }],
+  over: 0,
+});
+const growingArea = (id: number, sites: number, lines: number) => ({
   id,
-  name: `pool ${id}`,
+  name: `growing area ${id}`,
   sites,
   lines,
   daysOver: 0,
   firstOver: null,
 });
-const batch = (id: number, steps: readonly (readonly [poolId: number, start: number, end: number])[]) => ({
+const batch = (id: number, steps: readonly (readonly [growingAreaId: number, start: number, end: number])[]) => ({
   id,
-  version: 1, varietyId: 1, variety: "Lettuce", unit: "heads", tone: 0, sowDay: from, cells: 10, targetPlants: 8, readyDay: from + 60, begun: false, cleared: false, note: "",
-  unitsOrdered: 0, unitsInAll: 8, steps: steps.map(([poolId, start, end]) => ({ name: "s", poolId, from: from + start, to: from + end, plants: 8 })),
-}); // prettier-ignore
+  version: 1,
+  varietyId: 1,
+  variety: "Lettuce",
+  unit: "heads",
+  tone: 0,
+  sowDay: from,
+  cells: 10,
+  targetPlants: 8,
+  readyDay: from + 60,
+  begun: false,
+  cleared: false,
+  note: "",
+  unitsOrdered: 0,
+  unitsInAll: 8,
+  steps: steps.map(([growingAreaId, start, end]) => ({
+    name: "s",
+    growingAreaId,
+    from: from + start,
+    to: from + end,
+    plants: 8,
+  })),
+});
 const view: SeasonView = {
-  from, to: from + 119, today: from + 24,
-  pools: [pool(1, 2000, 24), pool(2, 360, 12), pool(3, 864, 36)],
+  from,
+  to: from + 119,
+  today: from + 24,
+  growingAreas: [growingArea(1, 2000, 24), growingArea(2, 360, 12), growingArea(3, 864, 36)],
   blocks: [
-    block(1, 0, 1, 0, 5, 0, 50), block(1, 1, 2, 5, 14, 0, 45), block(1, 2, 3, 19, 30, 0, 44),
-    block(2, 2, 3, -10, 40, 100, 60), block(3, 2, 3, 40, 20, 820, 44), { ...block(4, 1, 2, 60, 10, 360, 30), over: 30 },
+    block(1, 0, 1, 0, 5, 0, 50),
+    block(1, 1, 2, 5, 14, 0, 45),
+    block(1, 2, 3, 19, 30, 0, 44),
+    block(2, 2, 3, -10, 40, 100, 60),
+    block(3, 2, 3, 40, 20, 820, 44),
+    { ...block(4, 1, 2, 60, 10, 360, 30), over: 30 },
   ],
-  batches: [batch(1, [[1, 0, 5], [2, 5, 19], [3, 19, 49]]), batch(2, [[3, -10, 30]]), batch(3, [[3, 40, 60]]), batch(4, [[2, 60, 70]])],
+  batches: [
+    batch(1, [
+      [1, 0, 5],
+      [2, 5, 19],
+      [3, 19, 49],
+    ]),
+    batch(2, [[3, -10, 30]]),
+    batch(3, [[3, 40, 60]]),
+    batch(4, [[2, 60, 70]]),
+  ],
   market: [],
-}; // prettier-ignore
+};
 const geometry = threadGeometry(view, 1040, 640);
 
-test("pools lie one below the other within the height, more lines giving more of it", () => {
+test("growing areas lie one below the other within the height, more lines giving more of it", () => {
   const [germination, nursery, leaf] = geometry.bands;
   expect(germination!.bottom).toBeLessThan(nursery!.top);
   expect(nursery!.bottom).toBeLessThan(leaf!.top);
@@ -45,7 +94,8 @@ test("pools lie one below the other within the height, more lines giving more of
 test("blocks lie on their days and sites: below the capacity line what fits, above it what does not", () => {
   for (const rect of geometry.blocks) {
     const band = geometry.bands.find(
-      ({ poolId }) => poolId === view.blocks.find((b) => b.batchId === rect.batchId && b.stage === rect.stage)!.poolId,
+      ({ growingAreaId }) =>
+        growingAreaId === view.blocks.find((b) => b.batchId === rect.batchId && b.stage === rect.stage)!.growingAreaId,
     )!;
     expect(rect.x).toBeGreaterThanOrEqual(geometry.left);
     expect(rect.x + rect.width).toBeLessThanOrEqual(geometry.width);
@@ -57,7 +107,7 @@ test("blocks lie on their days and sites: below the capacity line what fits, abo
   expect(leaf.width).toBeCloseTo(30 * geometry.dayWidth, 6);
 });
 
-test("a batch's blocks are joined where it steps from pool to pool, inside the window only", () => {
+test("a batch's blocks are joined where it steps from growing area to growing area, inside the window only", () => {
   expect(geometry.threads.filter((thread) => thread.batchId === 1).map((thread) => thread.x)).toEqual([
     geometry.x(from + 5),
     geometry.x(from + 19),

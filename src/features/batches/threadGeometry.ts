@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3";
 import { civilDate, MONTHS, type Day } from "@/core/units/day";
-import type { SeasonView } from "@/server/batches/view";
+import type { SeasonView } from "@/core/garden/seasonView";
 
 export interface BlockRect {
   readonly key: string;
@@ -16,12 +16,12 @@ export interface BlockRect {
   readonly labelled: boolean;
 }
 
-export interface PoolBand {
-  readonly poolId: number;
+export interface GrowingAreaBand {
+  readonly growingAreaId: number;
   readonly top: number;
   readonly capacityY: number;
   readonly bottom: number;
-  /** Sites between bottom and capacity line; fewer than the pool has where it is never nearly full. */
+  /** Sites between bottom and capacity line; fewer than the growing area has where it is never nearly full. */
   readonly shownSites: number;
 }
 
@@ -30,9 +30,9 @@ export interface ThreadGeometry {
   readonly height: number;
   readonly left: number;
   readonly dayWidth: number;
-  readonly bands: readonly PoolBand[];
+  readonly bands: readonly GrowingAreaBand[];
   readonly blocks: readonly BlockRect[];
-  /** Steps from pool to pool, batch by batch. */
+  /** Moves from growing area to growing area, batch by batch. */
   readonly threads: readonly {
     readonly batchId: number;
     readonly x: number;
@@ -48,30 +48,30 @@ export interface ThreadGeometry {
 
 const LEFT = 124;
 const RIGHT = 8;
-/** Months, then the flag of today, then the first pool. */
+/** Months, then the mark of today, then the first growing area. */
 const TOP = 44;
 const GAP = 10;
 /** Room above a capacity line for what does not fit, as a share of the band. */
 const OVERHEAD = 0.16;
 const MARKET = 54;
 const LEAST_BAND = 18;
-/** A pool that is never nearly full is drawn up to this many times its peak: the rest would be empty paper. */
+/** A growing area that is never nearly full is drawn up to this many times its peak: the rest would be empty. */
 const CROP_AT_PEAKS = 1.35;
-/** A pool that is passed within days holds blocks too short for a label: less height will do. */
+/** A growing area that is passed within days holds blocks too short for a label: less height will do. */
 const QUICK_POOL_DAYS = 14;
 const QUICK_SHARE = 0.4;
-/** Height grows a little slower than the number of lines, so that small pools can still be read. */
+/** Height grows a little slower than the number of lines, so that small growing areas can still be read. */
 const HEIGHT_EXPONENT = 0.8;
 
 /**
- * Lays the season out: days across, pools down with their sites as height, blocks on the sites they stand on.
+ * Lays the season out: days across, growing areas down with their sites as height, blocks on the sites they take.
  * @param width in pixels
  * @param height in pixels; bands share what the head and the market strip leave
  */
 export function threadGeometry(view: SeasonView, width: number, height: number): ThreadGeometry {
   const dayWidth = (width - LEFT - RIGHT) / (view.to - view.from);
   const x = (day: Day) => LEFT + (Math.min(view.to, Math.max(view.from, day)) - view.from) * dayWidth;
-  const bands = poolBands(view, height - TOP - MARKET - 24);
+  const bands = growingAreaBands(view, height - TOP - MARKET - 24);
   const blocks = bands.flatMap((band) => blocksOf(band, view, x));
   return {
     width,
@@ -88,23 +88,26 @@ export function threadGeometry(view: SeasonView, width: number, height: number):
   };
 }
 
-/** Height by the pool's real lines, as far as they are shown. */
-function poolBands(view: SeasonView, room: number): PoolBand[] {
-  const pools = view.pools.map((pool) => {
-    const blocks = view.blocks.filter((block) => block.poolId === pool.id);
+/** Height by the growing area's real lines, as far as they are shown. */
+function growingAreaBands(view: SeasonView, room: number): GrowingAreaBand[] {
+  const growingAreas = view.growingAreas.map((growingArea) => {
+    const blocks = view.blocks.filter((block) => block.growingAreaId === growingArea.id);
     const peak = Math.max(0, ...blocks.flatMap((block) => block.runs.map((run) => run.end)));
-    const shownSites = Math.max(1, Math.min(pool.sites, Math.ceil(Math.max(peak, pool.sites / 10) * CROP_AT_PEAKS)));
+    const shownSites = Math.max(
+      1,
+      Math.min(growingArea.sites, Math.ceil(Math.max(peak, growingArea.sites / 10) * CROP_AT_PEAKS)),
+    );
     const quick = median(blocks.map((block) => block.to - block.from)) < QUICK_POOL_DAYS;
-    const lines = Math.max(1, (pool.lines * shownSites) / Math.max(1, pool.sites));
-    return { pool, shownSites, weight: lines ** HEIGHT_EXPONENT * (quick ? QUICK_SHARE : 1) };
+    const lines = Math.max(1, (growingArea.lines * shownSites) / Math.max(1, growingArea.sites));
+    return { growingArea, shownSites, weight: lines ** HEIGHT_EXPONENT * (quick ? QUICK_SHARE : 1) };
   });
-  const weights = pools.reduce((sum, entry) => sum + entry.weight, 0);
-  const free = room - (GAP + LEAST_BAND) * pools.length;
+  const weights = growingAreas.reduce((sum, entry) => sum + entry.weight, 0);
+  const free = room - (GAP + LEAST_BAND) * growingAreas.length;
   let top = TOP;
-  return pools.map(({ pool, shownSites, weight }) => {
+  return growingAreas.map(({ growingArea, shownSites, weight }) => {
     const height = LEAST_BAND + (free * weight) / weights;
-    const capacityY = shownSites < pool.sites ? top : top + (height * OVERHEAD) / (1 + OVERHEAD);
-    const band = { poolId: pool.id, top, capacityY, bottom: top + height, shownSites };
+    const capacityY = shownSites < growingArea.sites ? top : top + (height * OVERHEAD) / (1 + OVERHEAD);
+    const band = { growingAreaId: growingArea.id, top, capacityY, bottom: top + height, shownSites };
     top += height + GAP;
     return band;
   });
@@ -114,11 +117,11 @@ function median(values: readonly number[]): number {
   return values.length ? [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]! : 0;
 }
 
-function blocksOf(band: PoolBand, view: SeasonView, x: (day: Day) => number): BlockRect[] {
-  const { sites } = view.pools.find((pool) => pool.id === band.poolId)!;
+function blocksOf(band: GrowingAreaBand, view: SeasonView, x: (day: Day) => number): BlockRect[] {
+  const { sites } = view.growingAreas.find((growingArea) => growingArea.id === band.growingAreaId)!;
   const y = scaleLinear([0, band.shownSites], [band.bottom, band.capacityY]);
   return view.blocks
-    .filter((block) => block.poolId === band.poolId)
+    .filter((block) => block.growingAreaId === band.growingAreaId)
     .flatMap((block) => {
       const largest = Math.max(...block.runs.map((run) => run.end - run.start));
       let labelled = false;
@@ -128,9 +131,16 @@ function blocksOf(band: PoolBand, view: SeasonView, x: (day: Day) => number): Bl
         const top = Math.max(band.top, y(run.end));
         const bottom = Math.max(top + 2, y(run.start));
         return {
-          key: `${block.batchId}/${block.stage}/${index}`, batchId: block.batchId, stage: block.stage, x: x(block.from), y: top,
-          width: Math.max(2, x(block.to) - x(block.from)), height: Math.max(2, bottom - top), over: run.start >= sites, labelled: isLargest,
-        }; // prettier-ignore
+          key: `${block.batchId}/${block.stage}/${index}`,
+          batchId: block.batchId,
+          stage: block.stage,
+          x: x(block.from),
+          y: top,
+          width: Math.max(2, x(block.to) - x(block.from)),
+          height: Math.max(2, bottom - top),
+          over: run.start >= sites,
+          labelled: isLargest,
+        };
       });
     });
 }
@@ -150,6 +160,9 @@ function threadsOf(view: SeasonView, blocks: readonly BlockRect[], x: (day: Day)
   );
 }
 
+/** Room for the name of a month. */
+const MONTH_NAME_PX = 70;
+
 function ticks(view: SeasonView, x: (day: Day) => number) {
   const months: { x: number; name: string }[] = [];
   const weeks: number[] = [];
@@ -160,6 +173,8 @@ function ticks(view: SeasonView, x: (day: Day) => number) {
   }
   // A month that begins right behind the left edge would be written over the one before.
   const [first, second] = months;
-  if (first && second && second.x - first.x < 70) months.shift();
-  return { months, weeks };
+  if (first && second && second.x - first.x < MONTH_NAME_PX) months.shift();
+  // Nor is there room for the name of one that begins right before the right edge.
+  const end = x(view.to);
+  return { months: months.map((month) => (end - month.x < MONTH_NAME_PX ? { ...month, name: "" } : month)), weeks };
 }

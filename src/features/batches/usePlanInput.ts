@@ -8,7 +8,7 @@ const AGAIN_MS = 3000;
  * What the plan is worked out from, for trying out moves and series: fetched when the sheet stands, so that the sheet itself
  * comes without it.
  *
- * @param point how far the garden has moved; another one fetches anew
+ * @param point how far the garden has moved; another one fetches it again
  * @returns null until it is there; the last one until a newer one is
  */
 export function usePlanInput(point: string): PlanInput | null {

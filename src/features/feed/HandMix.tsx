@@ -1,8 +1,8 @@
 "use client";
 import { useState } from "react";
 import { feedAmounts } from "@/core/round/roundItems";
-import type { LoopFeed } from "@/server/feed/loopFeed";
-import type { Loop } from "@/server/water/queries";
+import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { Loop } from "@/core/garden/garden";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
@@ -11,12 +11,12 @@ import { quantityText } from "@/core/units/format";
 
 /** A tank that is mixed by hand: what goes in for a fill, and for a top-up of as many litres as are missing. */
 export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
-  const [topUpL, setTopUpL] = useState<QuantityValue>(Math.round(loop.workingL / 6));
+  const [topUpL, setTopUpL] = useState<QuantityValue>(Math.round(loop.normalFillL / 6));
   const amounts = (litres: number) =>
-    feedAmounts({ feeding: loop.feeding, feed: feed.sheet, saltNames: feed.salts.map((salt) => salt.name) }, litres);
+    feedAmounts({ feeding: loop.feeding, feed: feed.sheet, salts: feed.salts }, litres);
   const units = useUnits();
   const steps = (litres: number): SlipStepView[] => [
-    { title: "Water to about nine tenths", amount: { value: litres * 0.9, dimension: "volume" } },
+    { title: "Fill to about 90 % with water", amount: { value: litres * 0.9, dimension: "volume" } },
     ...amounts(litres).map((amount) => ({
       title: amount.name,
       amount,
@@ -28,15 +28,15 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
     <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
       <section aria-label="Fill">
         <h2 className="border-b-2 border-ink pb-1 text-3xl">
-          A fill of {quantityText(loop.workingL, "volume", units)}
+          A fill of {quantityText(loop.normalFillL, "volume", units)}
         </h2>
-        <SlipSteps steps={steps(loop.workingL)} />
+        <SlipSteps steps={steps(loop.normalFillL)} />
       </section>
       <section aria-label="Top-up">
         <h2 className="border-b-2 border-ink pb-1 text-3xl">A top-up</h2>
         <div className="no-print mt-2 max-w-xs">
           <Field
-            label="Missing in the tank"
+            label="Amount missing"
             error={typeof topUpL === "string" ? quantityProblem(topUpL, "Missing", "volume", units) : undefined}
           >
             {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}

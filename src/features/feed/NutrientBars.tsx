@@ -3,7 +3,7 @@ import type { FeedSheet } from "@/core/feed/feedSheet";
 import { formatNumber } from "@/core/units/format";
 import { Why } from "@/ui/Why";
 
-/** A miss this small is within the scatter of salts and scales. */
+/** A miss this small is within the error of salts and scales. */
 const FINE = 0.05;
 const BAR_END = 1.6;
 
@@ -18,7 +18,7 @@ export function NutrientBars({ sheet }: { sheet: FeedSheet }) {
           <th className="w-24 text-right font-normal">wanted</th>
           <th className="w-24 text-right font-normal">comes to</th>
           <th className="pl-4 font-normal">against the target</th>
-          <th className="w-20 text-right font-normal">miss</th>
+          <th className="w-20 text-right font-normal">off by</th>
         </tr>
       </thead>
       <tbody>
@@ -35,7 +35,7 @@ export function NutrientBars({ sheet }: { sheet: FeedSheet }) {
               <td className="figure !text-xl text-right">
                 <Why
                   label={`${nutrient} in the feed`}
-                  how="The salts that together come nearest to the recipe, with what the water brings counted in and no amount below zero, scaled to the wanted EC."
+                  how="The amounts of salts, none below zero, that bring all nutrients together nearest to the recipe, including what the water brings; scaled to the wanted EC."
                   inputs={[
                     ["recipe as written", `${amount(targetMgPerL)} mg/L`],
                     ["factor", formatNumber(strength, 3)],
@@ -56,7 +56,7 @@ export function NutrientBars({ sheet }: { sheet: FeedSheet }) {
                 </svg>
               </td>
               <td className={`text-right ${fine ? "text-leaf" : "font-bold text-feed"}`}>
-                {fine ? "fits" : `${miss > 0 ? "+" : "−"}${Math.abs(Math.round(miss * 100))} %`}
+                {fine ? "on target" : `${miss > 0 ? "+" : "−"}${Math.abs(Math.round(miss * 100))} %`}
               </td>
             </tr>
           );

@@ -1,28 +1,45 @@
 "use client";
+import { stockConflictWords } from "./words";
 import { useFormContext, useWatch } from "react-hook-form";
 import { NUTRIENTS } from "@/core/feed/nutrients";
-import { stockFor } from "@/core/feed/salts";
+import { STOCK_LETTERS, stockFor, type StockLetter } from "@/core/feed/salts";
 import { stockConflict } from "@/core/feed/stocks";
 import { saveRecipe } from "@/server/feed/actions";
-import type { Recipe, SaltRow } from "@/server/feed/queries";
+import type { SaltRow } from "@/core/garden/garden";
+import type { Recipe } from "@/core/garden/garden";
 import { recipeSchema } from "@/server/feed/schema";
-import { AmountFields } from "@/ui/form/AmountFields";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { AmountFields } from "@/features/frame/form/AmountFields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { formValues } from "@/features/frame/form/formValues";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import { RECIPE, RECIPE_SALT } from "@/core/garden/entities/feed";
 
-const FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text" },
-  { name: "ecMsPerCm", label: "EC wanted", type: "quantity", dimension: "ec" },
-  { name: "ecLow", label: "EC band from", type: "quantity", dimension: "ec" },
-  { name: "ecHigh", label: "EC band to", type: "quantity", dimension: "ec" },
-  { name: "phLow", label: "pH from", type: "quantity", dimension: "ph" },
-  { name: "phHigh", label: "pH to", type: "quantity", dimension: "ph" },
-];
+const FIELDS = fieldsOf(RECIPE);
 /** Leafy greens in recirculating water. */
 const EXAMPLE = {
-  id: null, version: null, name: "", ecMsPerCm: 1.5, ecLow: 1.3, ecHigh: 1.7, phLow: 5.7, phHigh: 6.3, salts: [],
-  targetsMgPerL: { "NO3-N": 266, "NH4-N": 17.5, P: 62, K: 430, Ca: 180, Mg: 24.3, S: 36, Fe: 2, Mn: 0.5, Zn: 0.25, Cu: 0.04, B: 0.3, Mo: 0.05 },
-}; // prettier-ignore
+  name: "",
+  ecMsPerCm: 1.5,
+  ecLow: 1.3,
+  ecHigh: 1.7,
+  phLow: 5.7,
+  phHigh: 6.3,
+  salts: [],
+  targetsMgPerL: {
+    "NO3-N": 266,
+    "NH4-N": 17.5,
+    P: 62,
+    K: 430,
+    Ca: 180,
+    Mg: 24.3,
+    S: 36,
+    Fe: 2,
+    Mn: 0.5,
+    Zn: 0.25,
+    Cu: 0.04,
+    B: 0.3,
+    Mo: 0.05,
+  },
+};
 
 export function RecipeForm({
   recipe,
@@ -35,9 +52,10 @@ export function RecipeForm({
 }) {
   return (
     <EntityForm
+      form="recipe"
       schema={recipeSchema}
       fields={FIELDS}
-      defaults={recipe ?? EXAMPLE}
+      defaults={formValues(RECIPE, recipe ?? EXAMPLE, { salts: RECIPE_SALT })}
       action={saveRecipe}
       saved="Recipe saved"
       onDone={onDone}
@@ -52,21 +70,21 @@ export function RecipeForm({
   );
 }
 
-type Chosen = readonly { readonly saltId: number; readonly stock: "A" | "B" }[];
+type Chosen = readonly { readonly saltId: number; readonly stock: StockLetter }[];
 
-/** Salts of the recipe and the stock each goes into; what may not stand together is said at once. */
+/** Salts of the recipe and the stock each goes into; what may not go together is said at once. */
 function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
   const { control, setValue, formState } = useFormContext();
   const chosen = (useWatch({ control, name: "salts" }) ?? []) as Chosen;
   const set = (next: Chosen) => setValue("salts", next, { shouldDirty: true });
-  const put = (salt: SaltRow, stock: "A" | "B" | null) => {
+  const put = (salt: SaltRow, stock: StockLetter | null) => {
     const others = chosen.filter((entry) => entry.saltId !== salt.id);
     set(stock ? [...others, { saltId: salt.id, stock }] : others);
   };
-  const conflicts = (["A", "B"] as const).flatMap((letter) => {
+  const conflicts = STOCK_LETTERS.flatMap((letter) => {
     const own = salts.filter((salt) => chosen.some((entry) => entry.saltId === salt.id && entry.stock === letter));
     const conflict = stockConflict(own);
-    return conflict ? [`Stock ${letter}: ${conflict.reason}`] : [];
+    return conflict ? [`Stock ${letter}: ${stockConflictWords(conflict)}`] : [];
   });
   const refused = (formState.errors.salts as { message?: string } | undefined)?.message;
   return (
@@ -86,11 +104,12 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
                 aria-label={`Stock of ${salt.name}`}
                 className="input !w-24"
                 value={stock ?? ""}
-                onChange={(event) => put(salt, (event.target.value || null) as "A" | "B" | null)}
+                onChange={(event) => put(salt, (event.target.value || null) as StockLetter | null)}
               >
-                <option value="">not in it</option>
-                <option>A</option>
-                <option>B</option>
+                <option value="">not used</option>
+                {STOCK_LETTERS.map((letter) => (
+                  <option key={letter}>{letter}</option>
+                ))}
               </select>
             </li>
           );

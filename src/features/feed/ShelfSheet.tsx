@@ -1,11 +1,11 @@
 "use client";
 import { dayInWords } from "@/core/units/day";
-import type { SaltRow } from "@/server/feed/queries";
+import type { SaltRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Quantity } from "@/ui/units";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 

@@ -1,23 +1,22 @@
 "use client";
 import type { Day } from "@/core/units/day";
 import { saveStockTank } from "@/server/feed/actions";
-import type { StockTankRow } from "@/server/feed/queries";
+import { STOCK_TANK } from "@/core/garden/entities/water";
+import type { StockTankRow } from "@/core/garden/garden";
 import { stockTankSchema } from "@/server/feed/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { fieldsOf } from "@/features/frame/form/entityFields";
+import { formValues } from "@/features/frame/form/formValues";
 
-const FIELDS: readonly FieldSpec[] = [
-  { name: "volumeL", label: "Stock tank", type: "quantity", dimension: "volume" },
-  { name: "leftL", label: "Left in it", type: "quantity", dimension: "volume" },
-  { name: "readOn", label: "Read on", type: "day" },
-];
+const FIELDS = fieldsOf(STOCK_TANK).filter(({ name }) => name !== "letter");
 
 export function StockTankForm({ tank, today, onDone }: { tank: StockTankRow; today: Day; onDone: () => void }) {
   return (
     <EntityForm
+      form="stock-tank"
       schema={stockTankSchema}
       fields={FIELDS}
-      defaults={{ ...tank, readOn: today }}
+      defaults={{ ...formValues(STOCK_TANK, tank), readOn: today }}
       action={saveStockTank}
       saved="Stock tank saved"
       onDone={onDone}

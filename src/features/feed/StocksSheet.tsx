@@ -1,12 +1,13 @@
 "use client";
+import { solubilityWords, stockConflictWords } from "./words";
 import { CAUTIONS } from "@/core/feed/cautions";
-import { injectorVerdict } from "@/core/feed/injector";
+import { injectorVerdict } from "@/core/water/injector";
 import type { StockSheet } from "@/core/feed/feedSheet";
 import { dayInWords, type Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
-import type { LoopFeed } from "@/server/feed/loopFeed";
-import type { StockTankRow } from "@/server/feed/queries";
-import type { Loop } from "@/server/water/queries";
+import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { StockTankRow } from "@/core/garden/garden";
+import type { Loop } from "@/core/garden/garden";
 import { CautionNote } from "@/ui/Caution";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
@@ -16,8 +17,8 @@ import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { later } from "@/ui/later";
 
 const StockTankForm = later(() => import("./StockTankForm").then((part) => part.StockTankForm));
@@ -41,7 +42,7 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
       {!loop || !feed ? (
         <Empty
           title="No recipe for this loop yet"
-          example="Under Recipe: enter one; under Water, choose it for the loop. Then the kilograms for each stock tank stand here."
+          example="Under Recipe: enter one; under Water, choose it for the loop. The kilograms for each stock tank are then shown here."
         />
       ) : (
         <>
@@ -87,7 +88,7 @@ function Stock({
 }) {
   const units = useUnits();
   const { tank, daysLeft, solubility, conflict } = stock;
-  const lasts = Number.isFinite(daysLeft.exact) ? `${daysLeft.whole}` : "many";
+  const draws = Number.isFinite(daysLeft.exact);
   return (
     <section aria-label={`Stock ${tank.letter}`} className="break-inside-avoid">
       <div className="flex items-baseline justify-between border-b-2 border-ink pb-1">
@@ -102,9 +103,9 @@ function Stock({
               ["read on", readOn === null ? "–" : dayInWords(readOn)],
             ]}
           >
-            {lasts}
+            {draws ? daysLeft.whole : "–"}
           </Why>{" "}
-          <small>days left</small>
+          <small>{draws ? "days left" : "nothing draws on it"}</small>
         </p>
       </div>
       <p className="mt-1 text-soft">
@@ -118,13 +119,13 @@ function Stock({
       </p>
       {conflict && (
         <p role="alert" className="mt-2 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
-          {conflict.reason}
+          {stockConflictWords(conflict)}
         </p>
       )}
       <p
         className={`mt-2 border-l-[6px] px-3 py-1.5 text-sm ${solubility.verdict === "clear" ? "border-leaf bg-leaf-pale" : solubility.verdict === "close" ? "border-feed bg-feed-pale" : "border-alarm bg-alarm-pale font-bold"}`}
       >
-        {solubility.words}
+        {solubilityWords(solubility, units)}
       </p>
       <SlipSteps
         steps={[
@@ -147,8 +148,8 @@ function Stock({
 
 const VERDICT_WORDS = {
   "in-range": "doses",
-  below: "stops dosing: under the least flow",
-  above: "doses too little: over the greatest flow",
+  below: "stops dosing: under the minimum flow",
+  above: "doses too little: over the maximum flow",
 } as const;
 
 function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"] }) {

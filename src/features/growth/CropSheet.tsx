@@ -1,38 +1,42 @@
 "use client";
 import { stageBoundaries } from "@/core/growth/stageDays";
+import type { HarvestUnit } from "@/core/growth/harvestUnit";
 import { dayInWords, type Day } from "@/core/units/day";
-import type { Variety } from "@/server/growth/queries";
-import type { PoolRow } from "@/server/place/queries";
+import type { Variety } from "@/core/garden/garden";
+import type { GrowingAreaRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { toneOf } from "@/ui/tones";
+import { isSownInTrays } from "@/core/growth/cropKind";
 import { patternWords } from "./patternWords";
 import { StageYear } from "./StageYear";
-import { useOpened } from "@/ui/drafts";
-import { Only } from "@/ui/who";
+import { useOpened } from "@/features/frame/drafts";
+import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 
+const CropLibrary = later(() => import("./CropLibrary").then((part) => part.CropLibrary));
 const VarietyForm = later(() => import("./VarietyForm").then((part) => part.VarietyForm));
 
 export interface CropSheetProps {
   readonly varieties: readonly Variety[];
   /** Batches of each variety in the ground. */
   readonly growing: readonly number[];
-  readonly pools: readonly PoolRow[];
+  readonly growingAreas: readonly GrowingAreaRow[];
+  readonly units: readonly HarvestUnit[];
   readonly today: Day;
 }
 
 /** Every variety with its stages through the year, and when it would be ready if it were sown today. */
-export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) {
-  const [editing, setEditing] = useOpened<number | "new">("growth");
+export function CropSheet({ varieties, growing, growingAreas, units, today }: CropSheetProps) {
+  const [editing, setEditing] = useOpened<number | "new" | "library">("growth");
   return (
     <>
       {varieties.length === 0 && (
         <Empty
           title="No variety yet"
-          example="For instance Batavia lettuce: 5 days to come up, 14 in the nursery, 28 in the channel in April, 93 seeds in a hundred come up."
+          example="For instance Batavia lettuce: 5 days to come up, 14 in the nursery, 28 in the channel in April, germination 93 %."
         />
       )}
       <ul>
@@ -52,10 +56,11 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
                   {variety.name}
                 </h2>
                 <p className="text-sm text-soft">
-                  {patternWords(variety.pattern, variety.unit)} · {seedWords(variety)}
+                  {patternWords(variety.pattern, variety.unit.name, isSownInTrays(variety.kind) ? "tray" : "plant")} ·{" "}
+                  {seedWords(variety)}
                 </p>
               </div>
-              <StageYear variety={variety} pools={pools} />
+              <StageYear variety={variety} growingAreas={growingAreas} />
               <p className="text-right max-md:text-left">
                 <span className="sign text-xl">
                   ready{" "}
@@ -85,17 +90,29 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
       <Only right="plan">
         <Button className="mt-4" data-key="n" onClick={() => setEditing("new")}>
           New variety
+        </Button>{" "}
+        <Button
+          className="mt-4"
+          look={varieties.length === 0 ? "strong" : "plain"}
+          onClick={() => setEditing("library")}
+        >
+          From the library
         </Button>
       </Only>
       <Drawer
         open={editing !== null}
         onClose={() => setEditing(null)}
-        title={editing === "new" ? "New variety" : "Change the variety"}
+        title={
+          editing === "library" ? "30 crops to take over" : editing === "new" ? "New variety" : "Change the variety"
+        }
       >
-        {editing !== null && (
+        {editing === "library" && <CropLibrary there={varieties.map(({ name }) => name)} />}
+        {editing !== null && editing !== "library" && (
           <VarietyForm
             variety={varieties.find(({ id }) => id === editing) ?? null}
-            pools={pools}
+            growingAreas={growingAreas}
+            units={units}
+            usualAreaId={usualArea(varieties)}
             onDone={() => setEditing(null)}
           />
         )}
@@ -104,6 +121,14 @@ export function CropSheet({ varieties, growing, pools, today }: CropSheetProps) 
   );
 }
 
-function seedWords({ germination, seedsPerCell }: Variety): string {
-  return `${Math.round(germination * 100)} in 100 come up${seedsPerCell > 1 ? `, ${seedsPerCell} a cell` : ""}`;
+/** The growing area in which most varieties end. */
+function usualArea(varieties: readonly Variety[]): number | null {
+  const ids = varieties.flatMap(({ stages }) => stages.at(-1)?.growingAreaId ?? []);
+  const times = (id: number) => ids.filter((one) => one === id).length;
+  return ids.reduce<number | null>((best, id) => (best === null || times(id) > times(best) ? id : best), null);
+}
+
+function seedWords({ kind, germination, seedsPerCell }: Variety): string {
+  const seeds = seedsPerCell > 1 ? `, ${seedsPerCell}\u00a0seeds a\u00a0${isSownInTrays(kind) ? "tray" : "cell"}` : "";
+  return `germination ${Math.round(germination * 100)} %${seeds}`;
 }

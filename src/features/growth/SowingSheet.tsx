@@ -1,14 +1,13 @@
 "use client";
 import { useState } from "react";
-import { cellsFor } from "@/core/batches/coverOrders";
 import { plantsByStage } from "@/core/batches/timeline";
 import { sowDayFor } from "@/core/growth/sowDay";
 import { stageBoundaries } from "@/core/growth/stageDays";
 import { cellsToSow } from "@/core/growth/cellsToSow";
 import { dayInWords, type Day } from "@/core/units/day";
-import { formatNumber } from "@/core/units/format";
-import type { Variety } from "@/server/growth/queries";
-import type { PoolRow } from "@/server/place/queries";
+import { counted, formatNumber } from "@/core/units/format";
+import type { Variety } from "@/core/garden/garden";
+import type { GrowingAreaRow } from "@/core/garden/garden";
 import { DayInput } from "@/ui/DayInput";
 import { Empty } from "@/ui/Empty";
 import { Field } from "@/ui/Field";
@@ -19,20 +18,15 @@ import { useUnits } from "@/ui/units";
 
 export interface SowingSheetProps {
   readonly varieties: readonly Variety[];
-  readonly pools: readonly PoolRow[];
+  readonly growingAreas: readonly GrowingAreaRow[];
   readonly today: Day;
   readonly sowWeekdays: readonly number[];
 }
 
 const CONFIDENCES = [0.8, 0.9, 0.95] as const;
-const CONFIDENCE_WORDS = {
-  0.8: "four times in five",
-  0.9: "nine times in ten",
-  0.95: "nineteen times in twenty",
-} as const;
 
-/** From a wanted day back to the sowing, or from a sowing forward; and how many cells it takes. */
-export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingSheetProps) {
+/** From the day wanted back to sowing, or from sowing on to harvest; and how many cells it takes. */
+export function SowingSheet({ varieties, growingAreas, today, sowWeekdays }: SowingSheetProps) {
   const [varietyId, setVarietyId] = useState(varieties[0]?.id ?? 0);
   const [direction, setDirection] = useState<"back" | "forward">("back");
   const [day, setDay] = useState<Day | null>(today + 56);
@@ -67,7 +61,7 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
             </select>
           )}
         </Field>
-        <Field label="Worked out">
+        <Field label="Count from">
           {(aria) => (
             <select
               {...aria}
@@ -75,8 +69,8 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
               value={direction}
               onChange={(event) => setDirection(event.target.value as "back" | "forward")}
             >
-              <option value="back">back from the day it is wanted</option>
-              <option value="forward">forward from the day it is sown</option>
+              <option value="back">the day it is wanted, back to sowing</option>
+              <option value="forward">the day it is sown, on to harvest</option>
             </select>
           )}
         </Field>
@@ -89,7 +83,10 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
         >
           {(aria) => <QuantityInput {...aria} dimension="count" value={plants} onValue={setPlants} />}
         </Field>
-        <Field label="Reached" hint="One bad tray is not covered: lots and trays differ more than single seeds.">
+        <Field
+          label="Chance to reach them"
+          hint="One bad tray is not covered: lots and trays differ more than single seeds."
+        >
           {(aria) => (
             <select
               {...aria}
@@ -99,7 +96,7 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
             >
               {CONFIDENCES.map((value) => (
                 <option key={value} value={value}>
-                  {CONFIDENCE_WORDS[value]} ({value * 100} %)
+                  {value * 100} % chance
                 </option>
               ))}
             </select>
@@ -107,13 +104,13 @@ export function SowingSheet({ varieties, pools, today, sowWeekdays }: SowingShee
         </Field>
       </form>
       {day !== null && target !== null && (
-        <Answer {...{ variety, pools, direction, day, target, confidence, sowWeekdays, today }} />
+        <Answer {...{ variety, growingAreas, direction, day, target, confidence, sowWeekdays, today }} />
       )}
     </div>
   );
 }
 
-interface AnswerProps extends Pick<SowingSheetProps, "pools" | "sowWeekdays" | "today"> {
+interface AnswerProps extends Pick<SowingSheetProps, "growingAreas" | "sowWeekdays" | "today"> {
   readonly variety: Variety;
   readonly direction: "back" | "forward";
   readonly day: Day;
@@ -121,12 +118,11 @@ interface AnswerProps extends Pick<SowingSheetProps, "pools" | "sowWeekdays" | "
   readonly confidence: number;
 }
 
-function Answer({ variety, pools, direction, day, target, confidence, sowWeekdays, today }: AnswerProps) {
+function Answer({ variety, growingAreas, direction, day, target, confidence, sowWeekdays, today }: AnswerProps) {
   const units = useUnits();
   const stages = variety.stages.map((stage) => stage.daysByMonth);
   const back = direction === "back" ? sowDayFor(day, stages, sowWeekdays) : null;
   const boundaries = back?.boundaries ?? stageBoundaries(day, stages);
-  const cells = cellsFor(variety, target, confidence);
   const laterSurvival = variety.stages.slice(1).map((stage) => stage.survival);
   const odds = cellsToSow({
     targetPlants: target,
@@ -135,6 +131,13 @@ function Answer({ variety, pools, direction, day, target, confidence, sowWeekday
     laterSurvival,
     confidence,
   });
+  if ("kind" in odds)
+    return (
+      <p role="alert" className="font-bold text-alarm">
+        The seed of {variety.name} never comes up: its germination or a share that survives is 0.
+      </p>
+    );
+  const { cells } = odds;
   const counts = plantsByStage({ cells, targetPlants: target }, variety);
   const seeds = cells * variety.seedsPerCell;
   return (
@@ -152,9 +155,9 @@ function Answer({ variety, pools, direction, day, target, confidence, sowWeekday
               label="Cells to sow"
               how="The least number of cells with which a binomial count of plants reaches the target as often as asked for. A cell becomes a plant when one of its seeds comes up and it survives every later stage."
               inputs={[
-                ["a cell becomes a plant", "kind" in odds ? "–" : `${(odds.cellToPlant * 100).toFixed(1)} %`],
-                ["about every second time", "kind" in odds ? "–" : `${odds.expectedCells} cells`],
-                ["this many reach it", "kind" in odds ? "–" : `${(odds.probability * 100).toFixed(1)} %`],
+                ["a cell becomes a plant", `${(odds.cellToPlant * 100).toFixed(1)} %`],
+                ["about a 50 % chance", counted(odds.expectedCells, "cell")],
+                ["this many reach it", `${(odds.probability * 100).toFixed(1)} %`],
               ]}
             >
               {cells}
@@ -190,7 +193,7 @@ function Answer({ variety, pools, direction, day, target, confidence, sowWeekday
         <p className="mt-2">
           {back.daysEarly === 0
             ? "Ready on the very day."
-            : `Ready ${back.daysEarly} day${back.daysEarly === 1 ? "" : "s"} early; it holds ${variety.pattern.holdDays} days.`}{" "}
+            : `Ready ${counted(back.daysEarly, "day")} early; it keeps ${counted(variety.pattern.keepsDays, "day")}.`}{" "}
           One allowed sowing day later would be late.
         </p>
       )}
@@ -210,7 +213,7 @@ function Answer({ variety, pools, direction, day, target, confidence, sowWeekday
               <th scope="row" className="sign py-1.5 text-left text-xl">
                 {stage.name}
               </th>
-              <td>{pools.find((pool) => pool.id === stage.poolId)?.name}</td>
+              <td>{growingAreas.find((growingArea) => growingArea.id === stage.growingAreaId)?.name}</td>
               <td>{dayInWords(boundaries[index]!, "weekday")}</td>
               <td className="figure !text-xl text-right">{boundaries[index + 1]! - boundaries[index]!}</td>
               <td className="figure !text-xl text-right">{counts[index]}</td>

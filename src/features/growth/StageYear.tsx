@@ -1,7 +1,8 @@
 import { area, scaleLinear, stack } from "d3";
+import { ChartFrame } from "@/ui/chart/ChartFrame";
 import { MONTHS } from "@/core/units/day";
-import type { Variety } from "@/server/growth/queries";
-import type { PoolRow } from "@/server/place/queries";
+import type { Variety } from "@/core/garden/garden";
+import type { GrowingAreaRow } from "@/core/garden/garden";
 
 const WIDTH = 420;
 const HEIGHT = 66;
@@ -12,7 +13,7 @@ const LEAST_LABEL = 15;
 const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-ink"];
 
 /** Days that each stage takes when it falls in each month, one over the other. */
-export function StageYear({ variety, pools }: { variety: Variety; pools: readonly PoolRow[] }) {
+export function StageYear({ variety, growingAreas }: { variety: Variety; growingAreas: readonly GrowingAreaRow[] }) {
   const keys = variety.stages.map((_, index) => String(index));
   const months = MONTHS.map((_, month) => month);
   const layers = stack<number, string>()
@@ -22,15 +23,26 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
     ...months.map((month) => variety.stages.reduce((sum, stage) => sum + stage.daysByMonth[month]!, 0)),
   );
   const x = scaleLinear([0, 11], [LEFT, WIDTH - 4]);
-  const y = scaleLinear([0, most], [HEIGHT - FOOT, 4]);
+  const y = scaleLinear([0, most], [HEIGHT - FOOT, 9]);
   const words = variety.stages
     .map(
       (stage) =>
-        `${stage.name} in ${pools.find((pool) => pool.id === stage.poolId)?.name ?? "?"}: ${Math.min(...stage.daysByMonth)} to ${Math.max(...stage.daysByMonth)} days`,
+        `${stage.name} in ${growingAreas.find((growingArea) => growingArea.id === stage.growingAreaId)?.name ?? "?"}: ${Math.min(...stage.daysByMonth)} to ${Math.max(...stage.daysByMonth)} days`,
     )
     .join("; ");
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={words} className="max-h-14 w-full">
+    <ChartFrame
+      width={WIDTH}
+      height={HEIGHT}
+      label={words}
+      fontSize={14}
+      side={{ scale: y, x: LEFT - 4, ticks: [most], text: (days) => `${Math.round(days)} d` }}
+      foot={{
+        kind: "marks",
+        marks: months.map((month) => ({ x: x(month), text: MONTHS[month]![0]!, anchor: "middle" })),
+      }}
+      className="max-h-14 w-full"
+    >
       <title>{words}</title>
       {layers.map((layer, index) => {
         const path = area<(typeof layer)[number]>()
@@ -61,14 +73,6 @@ export function StageYear({ variety, pools }: { variety: Variety; pools: readonl
           </g>
         );
       })}
-      <text x={LEFT - 4} y={14} fontSize="15" textAnchor="end">
-        {Math.round(most)} d
-      </text>
-      {months.map((month) => (
-        <text key={month} x={x(month)} y={HEIGHT - 2} fontSize="14" textAnchor="middle">
-          {MONTHS[month]![0]}
-        </text>
-      ))}
-    </svg>
+    </ChartFrame>
   );
 }

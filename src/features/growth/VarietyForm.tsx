@@ -1,125 +1,210 @@
 "use client";
-import { useFieldArray, useFormContext } from "react-hook-form";
+import { useMemo } from "react";
+import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import { removeVariety, saveVariety } from "@/server/growth/actions";
-import type { Variety } from "@/server/growth/queries";
+import { NUTRIENTS } from "@/core/feed/nutrients";
+import { fieldOf } from "@/core/garden/entities/field";
+import { TRAY, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
+import { OptionalUnion } from "@/features/frame/form/OptionalUnion";
+import { UnionExamples } from "@/features/frame/form/UnionExamples";
+import { PATTERN_EXAMPLES } from "./patternExamples";
+import { AmountFields } from "@/features/frame/form/AmountFields";
+import { formValues } from "@/features/frame/form/formValues";
+import { formFields } from "@/features/frame/form/entityFields";
+import type { HarvestUnit } from "@/core/growth/harvestUnit";
+import type { Variety } from "@/core/garden/garden";
+import { formatNumber, quantityText } from "@/core/units/format";
+import { useUnits } from "@/ui/units";
 import { varietySchema } from "@/server/growth/schema";
-import type { PoolRow } from "@/server/place/queries";
+import type { GrowingAreaRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
-import { EntityForm } from "@/ui/form/EntityForm";
-import { FormControl } from "@/ui/form/FormControl";
-import type { FieldSpec } from "@/ui/form/fields";
-import { RemoveButton } from "@/ui/RemoveButton";
-import { PatternExample } from "./PatternExample";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { Fold } from "@/features/frame/form/Fold";
+import { FormControl } from "@/features/frame/form/FormControl";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { RemoveButton } from "@/features/frame/RemoveButton";
+import { DaysToReady } from "./DaysToReady";
+import { NewUnit } from "./NewUnit";
 
-const pattern =
-  (...kinds: string[]) =>
-  (values: { pattern: { kind: string } }) =>
-    kinds.includes(values.pattern.kind);
-const FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Name", type: "text" },
-  { name: "crop", label: "Crop", type: "text" },
-  { name: "kind", label: "Kind", type: "choice", options: ["leaf", "herb", "fruit", "root", "shoots", "fodder", "flower"].map((value) => ({ value, label: value })) },
-  { name: "unit", label: "Sold as", type: "text", hint: "heads, bunches, kg, punnets" },
-  { name: "germination", label: "Germination", type: "quantity", dimension: "share" },
-  { name: "seedsPerCell", label: "Seeds per cell", type: "quantity", dimension: "count" },
-  { name: "seedsPerG", label: "Seeds per gram", type: "quantity", dimension: "ratio" },
-  { name: "pattern.kind", label: "Taken", type: "choice", options: [{ value: "once", label: "once" }, { value: "cut", label: "cut and come again" }, { value: "picking", label: "picked week by week" }] },
-  { name: "pattern.unitsPerPlant", label: "Yield of a plant (first cut)", type: "quantity", dimension: "ratio", when: pattern("once", "cut") },
-  { name: "pattern.cuts", label: "Cuts", type: "quantity", dimension: "count", when: pattern("cut") },
-  { name: "pattern.daysBetween", label: "Days between cuts", type: "quantity", dimension: "count", when: pattern("cut") },
-  { name: "pattern.factor", label: "Each cut against the one before", type: "quantity", dimension: "share", when: pattern("cut") },
-  { name: "pattern.unitsPerPlantWeek", label: "Yield of a plant in a week", type: "quantity", dimension: "ratio", when: pattern("picking") },
-  { name: "pattern.weeks", label: "Picking weeks", type: "quantity", dimension: "count", when: pattern("picking") },
-  { name: "pattern.holdDays", label: "Holds for, days", type: "quantity", dimension: "count", hint: "on the plant or in the cold, past ready" },
-]; // prettier-ignore
+const SEED = "More about its seed (kept; no sum uses it yet)";
+const CLIMATE = "What it wants: strength, warmth, light, place (kept; no sum uses it yet)";
+const REST = "Everything else";
+const FOLDS: Readonly<Record<string, string>> = Object.fromEntries([
+  ...["family", "pricePerUnit", "foodSafetySensitive", "germination", "seedsPerCell", "seedsPerG"].map((name) => [
+    name,
+    REST,
+  ]),
+  ...["thinTo", "pelleted", "seedPricePerG", "depthM", "germinatesIn", "soakH"].map((name) => [name, SEED]),
+  ...["suits", "suitsNot", "ecLow", "ecHigh", "phLow", "phHigh", "solutionLowC", "solutionHighC"].map((name) => [
+    name,
+    CLIMATE,
+  ]),
+  ...["airBaseC", "airOptimumC", "airCeilingC", "lightMolPerM2Day"].map((name) => [name, CLIMATE]),
+]);
+
+const fieldsWith = (units: readonly HarvestUnit[]): readonly FieldSpec[] =>
+  VARIETY.fields.flatMap((field): FieldSpec[] => {
+    const fold = FOLDS[field.name];
+    if (field.name === "tray") return [];
+    if (field.name !== "unitId") return formFields(field).map((one) => ({ ...one, ...(fold && { fold }) }));
+    const options = units.map(({ id, name, divisible }) => ({
+      value: id,
+      label: divisible ? `${name}, parts too` : name,
+    }));
+    return [{ name: field.name, label: field.label, type: "choice", options }];
+  });
+
+const UPTAKE = fieldOf(VARIETY_STAGE, "uptakeMgPerL");
+const PROFILE_OF_STAGE = ["kc", "areaPerPlantM2"].map((name) => fieldOf(VARIETY_STAGE, name));
+const ASKED_OF_STAGE = ["name", "growingAreaId", "survival", "needLpd", "daysByMonth"].map((name) =>
+  fieldOf(VARIETY_STAGE, name),
+);
+
+function stageFields(index: number, growingAreas: readonly GrowingAreaRow[]): FieldSpec[] {
+  const options = growingAreas.map(({ id, name }) => ({ value: id, label: name }));
+  return ASKED_OF_STAGE.flatMap((field): FieldSpec[] =>
+    field.type === "reference"
+      ? [{ name: `stages.${index}.${field.name}`, label: field.label, type: "choice", options }]
+      : formFields(field, `stages.${index}.`),
+  );
+}
+
+const TRAY_EXAMPLES = {
+  weight: { kind: "weight", seedGPerTray: 30, yieldRatio: 8, germinationOfRatio: 0.9, blackoutDays: 4, lightDays: 4 },
+};
 
 const STAGE_EXAMPLE = {
+  kc: null,
+  areaPerPlantM2: null,
+  uptakeMgPerL: {},
   name: "grow",
   survival: 0.97,
   needLpd: 0.15,
-  daysByMonth: [44, 39, 33, 28, 25, 23, 22, 24, 28, 33, 39, 44],
+  daysByMonth: Array<number>(12).fill(44),
 };
 
 export function VarietyForm({
   variety,
-  pools,
+  growingAreas,
+  units,
+  usualAreaId,
   onDone,
 }: {
   variety: Variety | null;
-  pools: readonly PoolRow[];
+  growingAreas: readonly GrowingAreaRow[];
+  /** Where most varieties grow. */
+  usualAreaId: number | null;
+  units: readonly HarvestUnit[];
   onDone: () => void;
 }) {
   const example = {
-    id: null, version: null, name: "", crop: "", kind: "leaf", unit: "heads", germination: 0.9, seedsPerCell: 1, seedsPerG: 500,
-    pattern: { kind: "once", unitsPerPlant: 1, holdDays: 4 },
+    name: "",
+    crop: "",
+    kind: "leaf",
+    unitId: units.find(({ name }) => name === "heads")?.id ?? units[0]?.id ?? null,
+    foodSafetySensitive: false,
+    germination: 0.9,
+    seedsPerCell: 1,
+    seedsPerG: 500,
+    pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 4 },
     stages: [
-      { ...STAGE_EXAMPLE, name: "germinate", poolId: pools[0]?.id ?? null, daysByMonth: Array(12).fill(5), survival: 1, needLpd: 0.01 },
-      { ...STAGE_EXAMPLE, poolId: pools.at(-1)?.id ?? null },
+      {
+        ...STAGE_EXAMPLE,
+        name: "germinate",
+        growingAreaId: growingAreas[0]?.id ?? null,
+        daysByMonth: Array(12).fill(5),
+        survival: 1,
+        needLpd: 0.01,
+      },
+      { ...STAGE_EXAMPLE, growingAreaId: usualAreaId ?? growingAreas.at(-1)?.id ?? null },
     ],
-  }; // prettier-ignore
+  };
+  const fields = useMemo(() => fieldsWith(units), [units]);
   return (
     <EntityForm
+      form="variety"
       schema={varietySchema}
-      fields={FIELDS}
-      defaults={variety ?? example}
+      fields={fields}
+      defaults={formValues(VARIETY, variety ?? example, { stages: VARIETY_STAGE })}
+      own={{
+        "pattern.keepsDays": (keeps) => (
+          <>
+            {keeps}
+            <DaysToReady growingAreas={growingAreas} />
+          </>
+        ),
+      }}
       action={saveVariety}
       saved="Variety saved"
       onDone={onDone}
       aside={variety && <RemoveButton what={variety.name} action={removeVariety} id={variety.id} onDone={onDone} />}
     >
-      <PatternExample />
-      <Stages pools={pools} />
+      <NewUnit />
+      <UnionExamples name="pattern" examples={PATTERN_EXAMPLES} />
+      <OptionalUnion field={TRAY} has="Sown in trays by weight (kept; no sum uses it yet)" examples={TRAY_EXAMPLES} />
+      <Stages growingAreas={growingAreas} />
     </EntityForm>
   );
 }
 
-function Stages({ pools }: { pools: readonly PoolRow[] }) {
+/** Stage by stage, folded away: the sentence above them tells them in the fewest figures. */
+function Stages({ growingAreas }: { growingAreas: readonly GrowingAreaRow[] }) {
   const { control } = useFormContext();
   const { fields, append, remove } = useFieldArray({ control, name: "stages" });
-  const options = pools.map((pool) => ({ value: pool.id, label: pool.name }));
+  const specs = fields.map((_, index) => stageFields(index, growingAreas));
   return (
     <>
-      {fields.map((field, index) => (
-        <fieldset key={field.id} className="mt-4 border-t-2 border-ink pt-2">
-          <legend className="sign text-xl">Stage {index + 1}</legend>
-          <div className="grid grid-cols-2 gap-3">
-            <FormControl spec={{ name: `stages.${index}.name`, label: "Stage", type: "text" }} />
-            <FormControl spec={{ name: `stages.${index}.poolId`, label: "Spent in", type: "choice", options }} />
-            <FormControl
-              spec={{
-                name: `stages.${index}.survival`,
-                label: "Come through",
-                type: "quantity",
-                dimension: "share",
-              }}
-            />
-            <FormControl
-              spec={{
-                name: `stages.${index}.needLpd`,
-                label: "Drinks a day",
-                type: "quantity",
-                dimension: "volume",
-              }}
-            />
-            <FormControl
-              spec={{
-                name: `stages.${index}.daysByMonth`,
-                label: "Days, by the month they fall in",
-                type: "months",
-                dimension: "count",
-              }}
-            />
-          </div>
-          {fields.length > 1 && (
-            <Button look="quiet" onClick={() => remove(index)}>
-              Take stage {index + 1} out
-            </Button>
-          )}
-        </fieldset>
-      ))}
-      <Button className="mt-3" onClick={() => append({ ...STAGE_EXAMPLE, poolId: pools.at(-1)?.id ?? null })}>
-        One more stage
-      </Button>
+      <Fold name="Stage by stage" fields={specs.flat()} taken={<StagesInBrief />}>
+        <div className="col-span-full">
+          {fields.map((field, index) => (
+            <fieldset key={field.id} className="mt-4 border-t-2 border-ink pt-2">
+              <legend className="sign text-xl">Stage {index + 1}</legend>
+              <div className="grid grid-cols-2 gap-3">
+                {specs[index]!.map((spec) => (
+                  <FormControl key={spec.name} spec={spec} />
+                ))}
+              </div>
+              <details className="mt-2">
+                <summary className="min-h-11 cursor-pointer font-bold">Kc, ground and uptake of this stage</summary>
+                <p className="mb-2 text-soft">Kept with the stage; no sum uses them yet.</p>
+                <div className="grid grid-cols-2 gap-3">
+                  {PROFILE_OF_STAGE.flatMap((field) => formFields(field, `stages.${index}.`)).map((spec) => (
+                    <FormControl key={spec.name} spec={spec} />
+                  ))}
+                </div>
+                <AmountFields name={`stages.${index}.uptakeMgPerL`} legend={UPTAKE.label} keys={NUTRIENTS} />
+              </details>
+              {fields.length > 1 && (
+                <Button look="quiet" onClick={() => remove(index)}>
+                  Delete stage {index + 1}
+                </Button>
+              )}
+            </fieldset>
+          ))}
+          <Button
+            className="mt-3"
+            onClick={() => append({ ...STAGE_EXAMPLE, growingAreaId: growingAreas.at(-1)?.id ?? null })}
+          >
+            Add a stage
+          </Button>
+        </div>
+      </Fold>
     </>
   );
+}
+
+/** What each stage is taken as. */
+function StagesInBrief() {
+  const units = useUnits();
+  const { control } = useFormContext();
+  const stages = useWatch({ control, name: "stages" }) as readonly Partial<Variety["stages"][number]>[];
+  return stages
+    .map(({ name, daysByMonth = [], survival, needLpd }) => {
+      const [least, most] = [Math.min(...daysByMonth), Math.max(...daysByMonth)];
+      const days =
+        least === most ? quantityText(least, "days", units) : `${formatNumber(least)} to ${formatNumber(most)} days`;
+      const drinks = quantityText(Number(needLpd), "volume", units);
+      return `${name} ${days}, ${quantityText(Number(survival), "share", units)} survive, ${drinks} drunk a day`;
+    })
+    .join("; ");
 }

@@ -1,9 +1,9 @@
 "use client";
 import { saveGarden } from "@/server/people/actions";
 import { gardenSchema, type GardenInput } from "@/server/people/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { useMay, useWho } from "@/ui/who";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { useMay, useWho } from "@/features/frame/who";
 import type { BackupState } from "@/server/session/session";
 import { backupAlarm, backupWords } from "./backupWords";
 import { RemoveGarden } from "./RemoveGarden";
@@ -11,13 +11,39 @@ import { RemoveGarden } from "./RemoveGarden";
 const FIELDS: readonly FieldSpec[] = [
   { name: "name", label: "Garden", type: "text" },
   { name: "place", label: "Place", type: "text" },
-  { name: "latitudeDeg", label: "Latitude, degrees north", type: "quantity", dimension: "ratio" },
+  { name: "latitudeDeg", label: "Latitude", type: "quantity", dimension: "latitude", hint: "43 N, or 35 S" },
   { name: "currency", label: "Currency", type: "text" },
-  { name: "unitSystem", label: "Lengths and volumes", type: "choice", options: [{ value: "metric", label: "m, L" }, { value: "us", label: "ft, US gal" }] },
-  { name: "ecUnit", label: "Strength", type: "choice", options: [{ value: "mS/cm", label: "EC, mS/cm" }, { value: "CF", label: "CF" }, { value: "ppm500", label: "ppm ×500" }, { value: "ppm700", label: "ppm ×700" }] },
-  { name: "temperatureUnit", label: "Temperature", type: "choice", options: [{ value: "°C", label: "°C" }, { value: "°F", label: "°F" }] },
+  {
+    name: "unitSystem",
+    label: "Lengths and volumes",
+    type: "choice",
+    options: [
+      { value: "metric", label: "m, L" },
+      { value: "us", label: "ft, US gal" },
+    ],
+  },
+  {
+    name: "ecUnit",
+    label: "Strength",
+    type: "choice",
+    options: [
+      { value: "mS/cm", label: "EC, mS/cm" },
+      { value: "CF", label: "CF" },
+      { value: "ppm500", label: "ppm ×500" },
+      { value: "ppm700", label: "ppm ×700" },
+    ],
+  },
+  {
+    name: "temperatureUnit",
+    label: "Temperature",
+    type: "choice",
+    options: [
+      { value: "°C", label: "°C" },
+      { value: "°F", label: "°F" },
+    ],
+  },
   { name: "sowWeekdays", label: "Sowing days", type: "weekdays" },
-]; // prettier-ignore
+];
 
 /** How the garden likes its figures, and when it was last backed up. */
 export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: BackupState }) {
@@ -29,6 +55,7 @@ export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: B
         <h2 className="mb-3 border-b-2 border-ink pb-1 text-2xl">The garden and its units</h2>
         {mayKeep ? (
           <EntityForm
+            form="garden"
             schema={gardenSchema}
             fields={FIELDS}
             defaults={garden}
@@ -48,8 +75,8 @@ export function GardenSheet({ garden, backup }: { garden: GardenInput; backup: B
         {backup.problem && <p className="mt-2">{backup.problem}</p>}
         <p className="mt-2 text-soft">
           A copy of everything is made and checked each night while Seed Round runs, and kept for 14 days in the data
-          folder. By hand: <code>npm run backup</code>, and back with <code>npm run restore</code>. Now and then carry
-          one to another machine.
+          folder. By hand: <code>npm run backup</code>, and back with <code>npm run restore</code>. Copy one to another
+          machine now and then.
         </p>
         {mayKeep && <RemoveGarden name={garden.name} />}
       </section>

@@ -1,17 +1,16 @@
 "use client";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 import { useRouter } from "next/navigation";
 import { dayInWords } from "@/core/units/day";
-import { quantityText } from "@/core/units/format";
 import { undoAct } from "@/server/history/actions";
-import type { ActView, ChangeView } from "@/server/history/view";
-import type { Told } from "@/server/history/words";
+import type { ActView, HistoryView } from "@/server/history/view";
 import type { ViewQuery } from "@/server/session/query";
 import { Button, buttonClass } from "@/ui/Button";
 import { Empty } from "@/ui/Empty";
-import { useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
-import { useClock, useMay } from "@/ui/who";
+import { ChangeWords, doesWords } from "@/features/frame/ChangeWords";
+import { titleOf } from "@/features/frame/historyWords";
+import { useCommand } from "@/features/frame/useCommand";
+import { useClock, useMay } from "@/features/frame/who";
 
 interface Named {
   readonly id: number;
@@ -19,7 +18,7 @@ interface Named {
 }
 
 export interface HistorySheetProps {
-  readonly view: { readonly acts: readonly ActView[]; readonly next: number | null };
+  readonly view: HistoryView;
   readonly asked: ViewQuery;
   readonly people: readonly Named[];
   readonly houses: readonly Named[];
@@ -27,7 +26,7 @@ export interface HistorySheetProps {
   readonly loops: readonly Named[];
 }
 
-/** Who changed what, what stood there before, and the way back. */
+/** Who changed what, what was there before, and undo. */
 export function HistorySheet({ view, asked, people, houses, stands, loops }: HistorySheetProps) {
   const router = useRouter();
   const mayKeep = useMay("keep");
@@ -40,7 +39,13 @@ export function HistorySheet({ view, asked, people, houses, stands, loops }: His
     else if (part !== "person" && value) params.set(...(value.split(":") as [string, string]));
     router.push(`/people/history?${params}`, { scroll: false });
   };
-  const place = asked.house ? `house:${asked.house}` : asked.stand ? `stand:${asked.stand}` : asked.loop ? `loop:${asked.loop}` : ""; // prettier-ignore
+  const place = asked.house
+    ? `house:${asked.house}`
+    : asked.stand
+      ? `stand:${asked.stand}`
+      : asked.loop
+        ? `loop:${asked.loop}`
+        : "";
   return (
     <>
       <div className="no-print flex flex-wrap items-end gap-3">
@@ -68,20 +73,20 @@ export function HistorySheet({ view, asked, people, houses, stands, loops }: His
           )}
         </Choice>
         {mayKeep && (
-          <Link className={buttonClass("quiet")} href="/people/history?at=door">
-            At the door
-          </Link>
+          <PageLink className={buttonClass("quiet")} href="/people/history?at=access">
+            Access
+          </PageLink>
         )}
         {asked.batch && (
-          <Link className={buttonClass("quiet")} href="/people/history">
+          <PageLink className={buttonClass("quiet")} href="/people/history">
             One batch only; show all
-          </Link>
+          </PageLink>
         )}
       </div>
       {view.acts.length === 0 ? (
         <Empty
-          title="Nothing was changed here yet"
-          example="Whenever somebody moves a batch, changes a recipe or an order, it stands here with who, when, and what stood there before; most of it can be taken back."
+          title="No changes yet"
+          example="When somebody moves a batch or changes a recipe or an order, it is listed here with who, when and what was there before; most changes can be undone."
         />
       ) : (
         <ol className="mt-2">
@@ -90,15 +95,15 @@ export function HistorySheet({ view, asked, people, houses, stands, loops }: His
               {dayOf(act) !== (view.acts[index - 1] && dayOf(view.acts[index - 1]!)) && (
                 <h2 className="mt-5 border-b-2 border-ink pb-1 text-xl">{dayInWords(dayOf(act), "long")}</h2>
               )}
-              <ActRow act={act} />
+              <ActRow act={act} view={view} />
             </li>
           ))}
         </ol>
       )}
       {view.next !== null && (
-        <Link className={`${buttonClass()} mt-4`} href={`/people/history?before=${view.next}`}>
+        <PageLink className={`${buttonClass()} mt-4`} href={`/people/history?before=${view.next}`}>
           Older
-        </Link>
+        </PageLink>
       )}
     </>
   );
@@ -125,9 +130,10 @@ function Choice({
   );
 }
 
-function ActRow({ act }: { act: ActView }) {
+function ActRow({ act, view }: { act: ActView; view: HistoryView }) {
+  const [first] = act.changes;
   const mayPlan = useMay("plan");
-  const { run, busy } = useCommand(undoAct, { done: "Taken back", undo: false });
+  const { run, busy } = useCommand(undoAct, { done: "Undone", undo: false });
   const { time } = useClock();
   return (
     <div
@@ -137,39 +143,25 @@ function ActRow({ act }: { act: ActView }) {
       <span className="max-sm:col-start-2">{act.personName ?? "set up"}</span>
       <ul className="min-w-0 max-sm:col-start-2">
         {act.changes.map((change) => (
-          <ChangeRow key={change.id} change={change} undone={act.undone} />
+          <li key={change.id} className={act.undone ? "line-through" : ""}>
+            <ChangeWords change={change} names={view.names} days={view.days} />
+          </li>
         ))}
         {act.more > 0 && <li className="text-soft">and {act.more} more</li>}
-        {act.undone && <li className="text-sm">taken back</li>}
-        {act.undoes && <li className="text-sm text-soft">took a change back</li>}
+        {act.undone && <li className="text-sm">undone</li>}
+        {act.undoes && <li className="text-sm text-soft">undid a change</li>}
       </ul>
       {act.canUndo && mayPlan && (
         <Button
           look="quiet"
           className="no-print !text-base max-sm:col-start-2 max-sm:justify-self-start"
           disabled={busy}
-          aria-label={`Take back: ${act.changes[0]?.does} ${act.changes[0]?.title}`}
+          aria-label={first ? `Undo: ${doesWords(first)} ${titleOf(first, view.names)}` : "Undo"}
           onClick={() => void run({ act: act.act })}
         >
-          Take back
+          Undo
         </Button>
       )}
     </div>
-  );
-}
-
-function ChangeRow({ change, undone }: { change: ChangeView; undone: boolean }) {
-  const units = useUnits();
-  const words = (told: Told | null) =>
-    told === null ? "nothing" : typeof told === "string" ? told : quantityText(told.value, told.dimension, units);
-  return (
-    <li className={undone ? "line-through" : ""}>
-      <span className="text-soft">{change.does}</span> <b>{change.title}</b>
-      {change.parts.map((part) => (
-        <span key={part.label} className="ml-3 inline-block">
-          {part.label} <s className="text-soft">{words(part.before)}</s> {words(part.after)}
-        </span>
-      ))}
-    </li>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { ROLE_WORDS, ROLES, type Role } from "@/core/people/rights";
+import { counted } from "@/core/units/format";
 import { invite } from "@/server/people/memberActions";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
@@ -11,7 +12,7 @@ export function Invite() {
   const [role, setRole] = useState<Role>("helper");
   const [days, setDays] = useState(7);
   const [link, ask, busy] = useLink(invite, "/join");
-  if (link) return <LinkInHand link={link} good={days === 1 ? "a day" : `${days} days`} />;
+  if (link) return <LinkInHand link={link} good={counted(days, "day")} />;
   return (
     <form
       className="space-y-4"
@@ -35,12 +36,12 @@ export function Invite() {
           </label>
         ))}
       </fieldset>
-      <Field label="Good for">
+      <Field label="Valid for">
         {(aria) => (
           <select {...aria} className="input" value={days} onChange={(event) => setDays(Number(event.target.value))}>
             {[1, 3, 7, 30].map((count) => (
               <option key={count} value={count}>
-                {count === 1 ? "a day" : `${count} days`}
+                {counted(count, "day")}
               </option>
             ))}
           </select>

@@ -1,12 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { ROLE_WORDS } from "@/core/people/rights";
-import { join, joinSignedIn } from "@/server/people/doorActions";
-import { joinSchema } from "@/server/people/doorSchema";
+import { join, joinSignedIn } from "@/server/people/accessActions";
+import { joinSchema } from "@/server/people/accessSchema";
 import type { Invited } from "@/server/people/links";
 import { Button } from "@/ui/Button";
-import { EntityForm } from "@/ui/form/EntityForm";
-import { useCommand } from "@/ui/useCommand";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import { useCommand } from "@/features/frame/useCommand";
 import { ACCOUNT_FIELDS } from "./accountFields";
 
 /** An invitation in hand: to which garden, as what, and an account for it. */
@@ -24,7 +24,7 @@ export function Join({
   if (!invited)
     return (
       <>
-        <h1 className="text-4xl">This link opens nothing</h1>
+        <h1 className="text-4xl">Link invalid</h1>
         <p className="mt-3">It was used, withdrawn, or is too old. Ask a keeper of the garden for a new one.</p>
       </>
     );
@@ -43,22 +43,23 @@ export function Join({
             if (result.ok) router.push("/round");
           }}
         >
-          Come in as {signedInAs}
+          Join as {signedInAs}
         </Button>
       ) : (
         <>
           <EntityForm
+            form="join"
             schema={joinSchema}
             fields={ACCOUNT_FIELDS}
             defaults={{ key: keyInHand, name: "", signInName: "", password: "" }}
             action={join}
             saved=""
-            submit="Come in"
+            submit="Join"
             secret
             onDone={() => router.push("/round")}
           />
           <p className="mt-6 text-sm text-soft">
-            You have an account here already? Sign in first, then open this link again: it is good for one person, once.
+            Already have an account here? Sign in first, then open this link again. It works for one person, once.
           </p>
         </>
       )}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Action } from "@/server/session/result";
 import { Button } from "@/ui/Button";
-import { useCommand } from "@/ui/useCommand";
+import { useCommand } from "@/features/frame/useCommand";
 
 /** Asks for a one-time key and makes the link of it. */
 export function useLink(
@@ -24,7 +24,7 @@ export function LinkInHand({ link, good }: { link: string; good: string }) {
   return (
     <div className="mt-2 border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
       <label className="block text-sm font-bold">
-        Hand this link over yourself. It works once, for {good}, and is shown only now.
+        Pass this link on yourself. It works once, for {good}, and is shown only now.
         <input className="input mt-1 font-normal" readOnly value={link} onFocus={(event) => event.target.select()} />
       </label>
       <Button
@@ -32,7 +32,7 @@ export function LinkInHand({ link, good }: { link: string; good: string }) {
         onClick={() =>
           navigator.clipboard.writeText(link).then(
             () => toast("Copied"),
-            () => toast("Copy it from the field: this browser does not let us."),
+            () => toast("This browser does not allow copying by a button: copy it from the field."),
           )
         }
       >

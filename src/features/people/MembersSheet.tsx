@@ -11,15 +11,15 @@ import {
 import type { OpenLink } from "@/server/people/links";
 import type { Member } from "@/server/people/queries";
 import { Button } from "@/ui/Button";
-import { useOpened } from "@/ui/drafts";
+import { useOpened } from "@/features/frame/drafts";
 import { Drawer } from "@/ui/Drawer";
-import { RemoveButton } from "@/ui/RemoveButton";
-import { useCommand } from "@/ui/useCommand";
-import { useClock, useMay } from "@/ui/who";
+import { REMOVE, RemoveButton } from "@/features/frame/RemoveButton";
+import { useCommand } from "@/features/frame/useCommand";
+import { useClock, useMay } from "@/features/frame/who";
 import { Invite } from "./Invite";
 import { LinkInHand, useLink } from "./LinkInHand";
 
-/** Who belongs to the garden and what they may do; a keeper opens and closes the door. */
+/** Who belongs to the garden and what they may do; a keeper invites and removes. */
 export function MembersSheet({
   members,
   links,
@@ -69,7 +69,7 @@ export function MembersSheet({
       </section>
       {mayKeep && (
         <section>
-          <h2 className="border-b-2 border-ink pb-1 text-2xl">Links on their way</h2>
+          <h2 className="border-b-2 border-ink pb-1 text-2xl">Open links</h2>
           {links.length === 0 && <p className="mt-2 text-soft">None. A link lets one person in, once.</p>}
           <ul>
             {links.map((link) => (
@@ -150,7 +150,14 @@ function MemberForm({ member, isMe, onDone }: { member: Member; isMe: boolean; o
         </div>
       )}
       <div className="border-t border-rule pt-3">
-        <RemoveButton what={member.name} action={endMembership} id={member.id} onDone={onDone} undo={false} />
+        <RemoveButton
+          what={member.name}
+          action={endMembership}
+          id={member.id}
+          onDone={onDone}
+          undo={false}
+          words={REMOVE}
+        />
         <p className="text-sm text-soft">What {member.name} did stays in the log under the name.</p>
       </div>
     </div>

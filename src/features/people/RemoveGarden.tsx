@@ -1,11 +1,11 @@
 "use client";
 import { removeGarden } from "@/server/people/accountActions";
-import { removeGardenSchema } from "@/server/people/doorSchema";
-import { useOpened } from "@/ui/drafts";
+import { removeGardenSchema } from "@/server/people/accessSchema";
+import { useOpened } from "@/features/frame/drafts";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
 
 const FIELDS: readonly FieldSpec[] = [{ name: "name", label: "Name of the garden", type: "text", wide: true }];
 
@@ -14,24 +14,25 @@ export function RemoveGarden({ name }: { name: string }) {
   const [opened, open] = useOpened<true>("remove-garden");
   return (
     <>
-      <h2 className="mb-3 mt-8 border-b-2 border-ink pb-1 text-2xl">The end of this garden</h2>
+      <h2 className="mb-3 mt-8 border-b-2 border-ink pb-1 text-2xl">Delete this garden</h2>
       <p className="text-soft">
         Plan, log, readings and history go for good, for every member. Only a backup made before brings them back.
       </p>
       <Button className="mt-3" onClick={() => open(true)}>
-        Remove this garden …
+        Delete this garden …
       </Button>
-      <Drawer open={opened === true} onClose={() => open(null)} title={`Remove ${name}`}>
+      <Drawer open={opened === true} onClose={() => open(null)} title={`Delete ${name}`}>
         <p className="mb-4">
-          This cannot be undone. Type <b>{name}</b> to say that you mean this garden.
+          This cannot be undone. Type <b>{name}</b> to confirm.
         </p>
         <EntityForm
+          form="remove-garden"
           schema={removeGardenSchema}
           fields={FIELDS}
           defaults={{ name: "" }}
           action={removeGarden}
           saved=""
-          submit="Remove it for good"
+          submit="Delete it for good"
           undo={false}
           secret
           onDone={() => location.replace(new URL("/round", location.href))}

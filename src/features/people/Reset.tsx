@@ -1,8 +1,8 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { resetPassword } from "@/server/people/doorActions";
-import { resetSchema } from "@/server/people/doorSchema";
-import { EntityForm } from "@/ui/form/EntityForm";
+import { resetPassword } from "@/server/people/accessActions";
+import { resetSchema } from "@/server/people/accessSchema";
+import { EntityForm } from "@/features/frame/form/EntityForm";
 import { ACCOUNT_FIELDS } from "./accountFields";
 
 /** A new password with a keeper's link. */
@@ -11,10 +11,10 @@ export function Reset({ keyInHand, opens }: { keyInHand: string; opens: boolean 
   if (!opens)
     return (
       <>
-        <h1 className="text-4xl">This link opens nothing</h1>
+        <h1 className="text-4xl">Link invalid</h1>
         <p className="mt-3">
-          It was used, withdrawn, is older than a day, or its account is at home in another garden too. Ask a keeper for
-          a new one.
+          It was used, withdrawn, is older than a day, or its account is a member of another garden too. Ask a keeper
+          for a new one.
         </p>
       </>
     );
@@ -22,6 +22,7 @@ export function Reset({ keyInHand, opens }: { keyInHand: string; opens: boolean 
     <>
       <h1 className="mb-5 text-4xl">A new password</h1>
       <EntityForm
+        form="reset"
         schema={resetSchema}
         fields={ACCOUNT_FIELDS.filter(({ name }) => name === "password")}
         defaults={{ key: keyInHand, password: "" }}

@@ -2,13 +2,13 @@
 import { useState } from "react";
 import { dayInWords } from "@/core/units/day";
 import { beginFactor, renewRecoveryCodes, switchFactorOff, switchFactorOn } from "@/server/people/accountActions";
-import { codeSchema } from "@/server/people/doorSchema";
+import { codeSchema } from "@/server/people/accessSchema";
 import type { NewFactor } from "@/server/people/secondFactor";
 import { Button } from "@/ui/Button";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { useCommand } from "@/ui/useCommand";
-import { useClock } from "@/ui/who";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { useCommand } from "@/features/frame/useCommand";
+import { useClock } from "@/features/frame/who";
 
 const FIELDS: readonly FieldSpec[] = [
   {
@@ -38,8 +38,8 @@ export function SecondFactor({ onSince, codesLeft }: { onSince: Date | null; cod
       <h2 className="mb-3 mt-8 border-b-2 border-ink pb-1 text-2xl">Second factor</h2>
       <p className="mb-3 text-soft">
         {onSince
-          ? `On since ${dayInWords(day(onSince))}: the door asks for a code from your phone beside the password. ${codesLeft} recovery ${codesLeft === 1 ? "code is" : "codes are"} left.`
-          : "Off. With it, the door asks for a code from an app on your phone beside the password, so that a stolen password alone opens nothing."}
+          ? `On since ${dayInWords(day(onSince))}: signing in asks for a code from your phone as well as the password. ${codesLeft} recovery ${codesLeft === 1 ? "code is" : "codes are"} left.`
+          : "Off. With it, signing in asks for a code from an app on your phone as well as the password, so that a stolen password alone opens nothing."}
       </p>
       {step.to === "rest" && !onSince && (
         <Button
@@ -105,6 +105,7 @@ function CodeForm<Value>({
 }) {
   return (
     <EntityForm
+      form="second-factor"
       schema={codeSchema}
       fields={FIELDS}
       defaults={{ code: "" }}
@@ -127,8 +128,8 @@ function RecoveryCodes({ codes, onDone }: { codes: readonly string[]; onDone: ()
   return (
     <div className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
       <p className="font-bold">
-        Ten recovery codes, shown only now. Each opens the door once in the phone’s place: write them down and keep them
-        away from it.
+        Ten recovery codes, shown only now. Each works once in place of the phone: write them down and keep them away
+        from it.
       </p>
       <ul aria-label="Recovery codes" className="my-3 grid grid-cols-2 gap-x-6 gap-y-1 font-mono">
         {codes.map((code) => (

@@ -4,12 +4,12 @@ import { useRouter } from "next/navigation";
 import { v4 as newId } from "uuid";
 import { useState } from "react";
 import { ROLE_WORDS, type Role } from "@/core/people/rights";
-import { signIn, signOut } from "@/server/people/doorActions";
-import { signInSchema } from "@/server/people/doorSchema";
+import { signIn, signOut } from "@/server/people/accessActions";
+import { signInSchema } from "@/server/people/accessSchema";
 import type { DemoAccount } from "@/server/people/queries";
 import { Button, buttonClass } from "@/ui/Button";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
 
 const CODE: FieldSpec = {
   name: "code",
@@ -24,7 +24,7 @@ const FIELDS: readonly FieldSpec[] = [
   { name: "password", label: "Password", type: "password", wide: true, autoComplete: "current-password" },
 ];
 
-/** The door. The demo garden's people stand beside it, with the word that lets them in. */
+/** Signing in. In the demo garden its members are offered, with their password. */
 export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; to: string; homeless: boolean }) {
   const router = useRouter();
   const [filled, setFilled] = useState({ signInName: "", password: "", code: "" });
@@ -34,7 +34,7 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
       <h1 className="text-4xl">Sign in</h1>
       {homeless && (
         <div className="my-4 border-l-[6px] border-feed bg-feed-pale px-3 py-2">
-          <p>You are signed in, but at home in no garden now. Ask a keeper for an invitation, or make a garden.</p>
+          <p>You are signed in, but not a member of any garden. Ask a keeper for an invitation, or make a garden.</p>
           <Link href="/garden" className={buttonClass("strong")}>
             Make a garden
           </Link>
@@ -51,6 +51,7 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
       )}
       <div className="mt-5">
         <EntityForm
+          form="sign-in"
           key={filled.signInName}
           schema={signInSchema}
           fields={asksCode ? [...FIELDS, CODE] : FIELDS}
@@ -83,12 +84,18 @@ export function SignIn({ demo, to, homeless }: { demo: readonly DemoAccount[]; t
             ))}
           </ul>
           <p className="mt-2 text-sm text-soft">
-            Choose one, then sign in. Their password is {demo[0]!.password}; nobody’s real garden is behind this door.
+            Choose one, then sign in. Their password is {demo[0]!.password}; the garden is made up.
           </p>
         </section>
       )}
-      <p className="mt-8 text-sm text-soft">
-        No account yet? A keeper of your garden makes you a link. Password forgotten? A keeper makes one for that too.
+      <p className="mt-8">
+        <Link href="/answers" className="sign text-lg underline underline-offset-4">
+          Quick answers without an account
+        </Link>
+      </p>
+      <p className="mt-3 text-sm text-soft">
+        No account yet? A keeper of your garden can make you a link. Password forgotten? A keeper can make a link for
+        that too.
       </p>
     </>
   );

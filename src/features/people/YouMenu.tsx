@@ -4,14 +4,14 @@ import { useRouter } from "next/navigation";
 import { v4 as newId } from "uuid";
 import { Popover } from "radix-ui";
 import { switchGarden } from "@/server/people/accountActions";
-import { signOut } from "@/server/people/doorActions";
+import { signOut } from "@/server/people/accessActions";
 import type { Session } from "@/server/session/session";
-import { useCommand } from "@/ui/useCommand";
+import { useCommand } from "@/features/frame/useCommand";
 
 const ITEM =
   "flex min-h-11 w-full items-center px-3 text-left hover:bg-ink hover:text-ground focus-visible:bg-ink focus-visible:text-ground disabled:text-soft disabled:hover:bg-transparent";
 
-/** Who is at work here, and the gardens where they are at home. */
+/** Who is signed in, and the gardens they are a member of. */
 export function YouMenu({
   name,
   role,

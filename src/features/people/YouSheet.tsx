@@ -2,31 +2,38 @@
 import { useState } from "react";
 import { dayInWords } from "@/core/units/day";
 import { changePassword, endAllSessions, endSession, makeGarden } from "@/server/people/accountActions";
-import { newGardenSchema, passwordChangeSchema } from "@/server/people/doorSchema";
-import type { DoorEvent } from "@/server/people/doorEvents";
+import { newGardenSchema, passwordChangeSchema } from "@/server/people/accessSchema";
+import type { AccessEvent } from "@/server/people/accessEvents";
 import type { OpenSession } from "@/server/people/sessions";
 import type { Session } from "@/server/session/session";
 import { Button } from "@/ui/Button";
-import { useOpened } from "@/ui/drafts";
+import { useOpened } from "@/features/frame/drafts";
 import { Drawer } from "@/ui/Drawer";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
-import { useCommand } from "@/ui/useCommand";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
+import { useCommand } from "@/features/frame/useCommand";
 import { NEW_GARDEN_FIELDS, newGardenDefaults } from "./accountFields";
-import { useClock } from "@/ui/who";
+import { useClock } from "@/features/frame/who";
 import { SecondFactor } from "./SecondFactor";
 
 const PASSWORD_FIELDS: readonly FieldSpec[] = [
   { name: "old", label: "Old password", type: "password", wide: true, autoComplete: "current-password" },
-  { name: "password", label: "New password", type: "password", wide: true, hint: "at least 10 characters", autoComplete: "new-password" },
-]; // prettier-ignore
+  {
+    name: "password",
+    label: "New password",
+    type: "password",
+    wide: true,
+    hint: "at least 10 characters",
+    autoComplete: "new-password",
+  },
+];
 
 export interface YouSheetProps {
   readonly signInName: string;
   readonly sessions: readonly OpenSession[];
   readonly presentId: number;
   /** The sign-in before this one. */
-  readonly last: DoorEvent | null;
+  readonly last: AccessEvent | null;
   readonly factor: { readonly onSince: Date | null; readonly codesLeft: number };
   readonly gardens: Session["gardens"];
   readonly gardenId: number;
@@ -73,6 +80,7 @@ export function YouSheet({ signInName, sessions, presentId, last, factor, garden
       <section>
         <h2 className="mb-3 border-b-2 border-ink pb-1 text-2xl">Another password</h2>
         <EntityForm
+          form="password"
           key={changes}
           schema={passwordChangeSchema}
           fields={PASSWORD_FIELDS}
@@ -88,6 +96,7 @@ export function YouSheet({ signInName, sessions, presentId, last, factor, garden
       </section>
       <Drawer open={opened === "garden"} onClose={() => open(null)} title="A new garden">
         <EntityForm
+          form="new-garden"
           schema={newGardenSchema}
           fields={NEW_GARDEN_FIELDS}
           defaults={newGardenDefaults()}
@@ -103,7 +112,7 @@ export function YouSheet({ signInName, sessions, presentId, last, factor, garden
 }
 
 /** So that a stranger's sign-in is noticed by the one whose account it is. */
-function LastSignIn({ last }: { last: DoorEvent | null }) {
+function LastSignIn({ last }: { last: AccessEvent | null }) {
   const { day, time } = useClock();
   return (
     <p className="py-2 text-soft">

@@ -1,28 +1,49 @@
-import type { FieldSpec } from "@/ui/form/fields";
+import type { FieldSpec } from "@/features/frame/form/fields";
+
+const NAME: FieldSpec = {
+  name: "name",
+  label: "Your name",
+  type: "text",
+  hint: "as the others know you",
+  autoComplete: "name",
+};
+const PASSWORD: FieldSpec = {
+  name: "password",
+  label: "Password",
+  type: "password",
+  hint: "at least 10 characters; a sentence is good",
+  autoComplete: "new-password",
+};
+const GARDEN_NAME: FieldSpec = {
+  name: "gardenName",
+  label: "Garden",
+  type: "text",
+  hint: "what you call it",
+  wide: true,
+};
 
 /** What a new account asks for. */
 export const ACCOUNT_FIELDS: readonly FieldSpec[] = [
-  { name: "name", label: "Your name", type: "text", hint: "as the others know you", autoComplete: "name" },
+  NAME,
   { name: "signInName", label: "Sign-in name", type: "text", hint: "short, or your address", autoComplete: "username" },
-  { name: "password", label: "Password", type: "password", hint: "at least 10 characters; a sentence is good", wide: true, autoComplete: "new-password" },
-]; // prettier-ignore
+  { ...PASSWORD, wide: true },
+];
 
-/** What a new garden asks for. */
-export const NEW_GARDEN_FIELDS: readonly FieldSpec[] = [
-  { name: "gardenName", label: "Garden", type: "text" },
-  { name: "place", label: "Place", type: "text", hint: "may stay empty" },
-  { name: "latitudeDeg", label: "Latitude, degrees north", type: "quantity", dimension: "ratio", hint: "south is negative" },
-  { name: "timeZone", label: "Time zone", type: "text" },
-  { name: "unitSystem", label: "Measures", type: "choice", options: [{ value: "metric", label: "m, L, °C" }, { value: "us", label: "ft, US gal, °F" }] },
-  { name: "currency", label: "Currency", type: "text" },
-]; // prettier-ignore
+/** What the first start asks for; the place has a part of its own, and the sign-in name comes from the name. */
+export const FIRST_FIELDS: readonly FieldSpec[] = [NAME, PASSWORD, GARDEN_NAME];
+
+/** What a new garden asks for, besides its place. */
+export const NEW_GARDEN_FIELDS: readonly FieldSpec[] = [GARDEN_NAME];
+
+/** Latitude until a place is known: where most small greenhouses are. */
+const LATITUDE_DEG = 45;
 
 /** A beginning for a new garden; the time zone is the device's. */
 export function newGardenDefaults() {
   return {
     gardenName: "",
     place: "",
-    latitudeDeg: 40,
+    latitudeDeg: LATITUDE_DEG,
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     unitSystem: "metric",
     currency: "€",

@@ -1,21 +1,14 @@
 "use client";
 import { useState } from "react";
-import type { Dimension } from "@/core/units/dimensions";
 import { correctEntry } from "@/server/round/actions";
-import type { LogEntry } from "@/server/round/queries";
+import type { FirstEntry } from "@/core/round/log";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
-import { useCommand } from "@/ui/useCommand";
-import { useDraft } from "@/ui/drafts";
+import { entryTitle, type EntryFigure } from "./words";
+import { useCommand } from "@/features/frame/useCommand";
+import { useDraft } from "@/features/frame/drafts";
 import { useUnits } from "@/ui/units";
-
-interface Figure {
-  readonly name: string;
-  readonly label: string;
-  readonly dimension: Dimension;
-  readonly value: number;
-}
 
 /** The right figures beside the first ones, and why. Figures left as they are stay untouched. */
 export function CorrectionForm({
@@ -23,8 +16,8 @@ export function CorrectionForm({
   figures,
   onDone,
 }: {
-  entry: LogEntry;
-  figures: readonly Figure[];
+  entry: FirstEntry;
+  figures: readonly EntryFigure[];
   onDone: () => void;
 }) {
   const units = useUnits();
@@ -34,7 +27,7 @@ export function CorrectionForm({
   );
   const [note, setNote, forgetNote] = useDraft(`correct-note:${entry.id}`, "");
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const { run, busy } = useCommand(correctEntry, { done: "Put right; the first figure is kept", undo: false });
+  const { run, busy } = useCommand(correctEntry, { done: "Corrected; the first figure is kept", undo: false });
   const save = async () => {
     const unread = Object.fromEntries(
       figures
@@ -60,7 +53,7 @@ export function CorrectionForm({
         void save();
       }}
     >
-      <p>{entry.title}</p>
+      <p>{entryTitle(entry.what)}</p>
       {figures.map((figure) => (
         <Field key={figure.name} label={figure.label} error={errors[`values.${figure.name}`] ?? errors[figure.name]}>
           {(aria) => (
@@ -85,7 +78,7 @@ export function CorrectionForm({
         )}
       </Field>
       <Button look="strong" type="submit" disabled={busy}>
-        Put right
+        Correct
       </Button>
     </form>
   );

@@ -1,8 +1,6 @@
 "use client";
-import { ArrowLeft } from "lucide-react";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { CAUTIONS } from "@/core/feed/cautions";
 import type { RoundItem } from "@/core/round/types";
 import { skipItem, tickItem, undoEntry } from "@/server/round/actions";
@@ -14,14 +12,19 @@ import { PrintButton } from "@/ui/PrintButton";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
+import { useCommand } from "@/features/frame/useCommand";
 import { ReadingForm } from "./ReadingForm";
 import { StoreForm } from "./StoreForm";
 import { whoMay } from "@/core/people/rights";
-import { useDraft } from "@/ui/drafts";
-import { useMay } from "@/ui/who";
+import { useDraft } from "@/features/frame/drafts";
+import { useMay } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
+import { Clear } from "./Clear";
+import { taskDetail, taskFigure, taskTitle } from "./words";
+import { PanelFrame } from "./PanelFrame";
+import { Slip } from "./Slip";
 import { HOW_AMOUNT, HOW_FIGURE } from "./howItems";
+import { asksFirst, hasUnitsLeft, rightOf } from "./settling";
 
 interface StoreFacts {
   readonly id: number;
@@ -30,7 +33,7 @@ interface StoreFacts {
   readonly storedL: number;
 }
 
-/** The item in hand: its figure, its amounts in order, its caution, and the ways to settle it. */
+/** The chosen item: its figure, its amounts in order, its caution, and the buttons to finish it. */
 export function ItemPanel({
   item,
   tank,
@@ -40,20 +43,28 @@ export function ItemPanel({
   tank: ReadingView | null;
   store: StoreFacts | null;
 }) {
-  const right = item.kind === "mix" || item.kind === "top-up" ? "dose" : "log";
+  const units = useUnits();
+  const { task } = item;
+  const title = taskTitle(task);
+  const detail = taskDetail(task, units);
+  const figure = taskFigure(task);
+  const right = rightOf(task.kind);
+  const isReading = task.kind === "reading" || task.kind === "read-again";
   const maySettle = useMay(right);
   return (
-    <PanelFrame title={item.kind === "reading" && tank ? `${tank.name} tank` : item.title} detail={item.detail}>
-      {item.kind === "reading" && tank && maySettle ? (
+    <PanelFrame title={isReading && tank ? tank.tankName : title} detail={detail}>
+      {isReading && tank && maySettle ? (
         <ReadingForm tank={tank} />
-      ) : item.kind === "store" && store && maySettle ? (
+      ) : task.kind === "bring-back" && tank?.slip ? (
+        <Slip entryId={task.entryId} tank={tank} />
+      ) : task.kind === "store" && store && maySettle ? (
         <StoreForm store={store} />
       ) : (
         <>
-          {item.figure && (
+          {figure && (
             <p className="sign my-3 text-5xl [&_small]:text-2xl [&_small]:text-soft">
-              <Why label={item.title} how={HOW_FIGURE[item.kind] ?? item.detail} inputs={[["here", item.detail]]}>
-                <Quantity {...item.figure} />
+              <Why label={title} how={HOW_FIGURE[task.kind] ?? detail} inputs={[["here", detail]]}>
+                <Quantity {...figure} />
               </Why>
             </p>
           )}
@@ -67,23 +78,16 @@ export function ItemPanel({
           <CautionNote key={key} {...CAUTIONS[key]} />
         ))}
       </div>
-      {item.kind !== "reading" && item.kind !== "store" && maySettle && <Settle item={item} />}
-      {(item.kind === "reading" || item.kind === "store") && maySettle && <PutOff item={item} />}
+      {maySettle &&
+        (asksFirst(item) ? (
+          <Skip item={item} />
+        ) : task.kind === "wash" && hasUnitsLeft(task) ? (
+          <Clear item={item} task={task} />
+        ) : (
+          <Settle item={item} />
+        ))}
       {!maySettle && <p className="mt-4 border-t border-rule pt-3 text-soft">{whoMay(right)} does this.</p>}
     </PanelFrame>
-  );
-}
-
-export function PanelFrame({ title, detail, children }: { title: string; detail: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="rounded border-2 border-ink bg-sheet p-5 lg:sticky lg:top-5 print:border">
-      <Link href="/round" className="no-print mb-2 inline-flex min-h-11 items-center gap-2 lg:hidden">
-        <ArrowLeft aria-hidden className="size-5" /> Back to the walk
-      </Link>
-      <h2 className="text-3xl">{title}</h2>
-      <p className="mt-1 text-soft">{detail}</p>
-      {children}
-    </section>
   );
 }
 
@@ -96,14 +100,16 @@ interface Settling {
 function Settle({ item }: { item: RoundItem }) {
   const router = useRouter();
   const units = useUnits();
+  const title = taskTitle(item.task);
+  const figure = taskFigure(item.task);
   const [{ differs, actual, note }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
     differs: false,
-    actual: item.figure?.value ?? null,
+    actual: figure?.value ?? null,
     note: "",
   });
   const change = (next: Partial<Settling>) => set((all) => ({ ...all, ...next }));
   const { run, busy } = useCommand(tickItem, {
-    done: `Done: ${item.title}`,
+    done: `Done: ${title}`,
     undo: (entryId) => undoEntry({ entryId }),
   });
   const settle = async (value: number | null) => {
@@ -112,8 +118,7 @@ function Settle({ item }: { item: RoundItem }) {
     forget();
     router.push("/round", { scroll: false });
   };
-  const problem =
-    differs && item.figure ? quantityProblem(actual, "Really done", item.figure.dimension, units) : undefined;
+  const problem = differs && figure ? quantityProblem(actual, "Actually done", figure.dimension, units) : undefined;
   return (
     <div className="no-print mt-5 border-t border-rule pt-4">
       {differs ? (
@@ -124,17 +129,17 @@ function Settle({ item }: { item: RoundItem }) {
             if (!problem) void settle(typeof actual === "number" ? actual : null);
           }}
         >
-          {item.figure && (
+          {figure && (
             <Field
-              label={`Really done${item.figure.word ? `, ${item.figure.word}` : ""}`}
-              error={actual !== item.figure.value ? problem : undefined}
+              label={`Actually done${figure.word ? `, ${figure.word}` : ""}`}
+              error={actual !== figure.value ? problem : undefined}
             >
               {(aria) => (
                 <QuantityInput
                   {...aria}
                   value={actual}
                   onValue={(value) => change({ actual: value })}
-                  dimension={item.figure!.dimension}
+                  dimension={figure.dimension}
                   autoFocus
                 />
               )}
@@ -154,7 +159,7 @@ function Settle({ item }: { item: RoundItem }) {
           </Field>
           <div className="flex flex-wrap gap-3">
             <Button look="go" type="submit" disabled={busy}>
-              Log it so
+              Log it
             </Button>
             <Button
               look="quiet"
@@ -170,10 +175,10 @@ function Settle({ item }: { item: RoundItem }) {
       ) : (
         <div className="flex flex-wrap gap-3">
           <Button look="go" disabled={busy} onClick={() => void settle(null)}>
-            Done as said
+            Done as planned
           </Button>
-          <Button onClick={() => change({ differs: true })}>Did it differently</Button>
-          <PutOff item={item} />
+          <Button onClick={() => change({ differs: true })}>Done differently</Button>
+          <Skip item={item} />
           {item.amounts.length > 0 && <PrintButton label="Print slip" part="slip" />}
         </div>
       )}
@@ -181,18 +186,18 @@ function Settle({ item }: { item: RoundItem }) {
   );
 }
 
-function PutOff({ item }: { item: RoundItem }) {
+function Skip({ item }: { item: RoundItem }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  const [reason, setReason, forget] = useDraft(`put-off:${item.key}`, "");
+  const [reason, setReason, forget] = useDraft(`skip:${item.key}`, "");
   const { run, busy } = useCommand(skipItem, {
-    done: `Put off: ${item.title}`,
+    done: `Skipped: ${taskTitle(item.task)}`,
     undo: (entryId) => undoEntry({ entryId }),
   });
   if (!open)
     return (
       <Button look="quiet" onClick={() => setOpen(true)}>
-        Not today
+        {item.task.kind === "bring-back" ? "Not done, because …" : "Skip until tomorrow"}
       </Button>
     );
   return (
@@ -206,7 +211,14 @@ function PutOff({ item }: { item: RoundItem }) {
         router.push("/round", { scroll: false });
       }}
     >
-      <Field label="Why not today?" hint="It comes back tomorrow, a day older.">
+      <Field
+        label={item.task.kind === "bring-back" ? "Why not?" : "Why not today?"}
+        hint={
+          item.task.kind === "bring-back"
+            ? "It counts as dealt with until the next reading."
+            : "It comes back tomorrow, a day older."
+        }
+      >
         {(aria) => (
           <input
             {...aria}
@@ -220,7 +232,7 @@ function PutOff({ item }: { item: RoundItem }) {
         )}
       </Field>
       <Button type="submit" disabled={busy || reason.trim() === ""}>
-        Put off
+        {item.task.kind === "bring-back" ? "Save the reason" : "Skip"}
       </Button>
     </form>
   );

@@ -5,27 +5,23 @@ import { useState } from "react";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
 import type { Dimension } from "@/core/units/dimensions";
 import { quantityText } from "@/core/units/format";
-import type { LogEntry, LogFilter } from "@/server/round/queries";
-import { LOG_KINDS } from "@/server/round/logFilter";
+import { type LogFilter } from "@/server/round/queries";
+import { isFirst, type FirstEntry, type LogEntry } from "@/core/round/log";
+import { LOG_KINDS, type Correction } from "@/core/round/log";
 import { buttonClass, Button } from "@/ui/Button";
 import { DayInput } from "@/ui/DayInput";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { useUnits } from "@/ui/units";
-import { useOpened } from "@/ui/drafts";
-import { Only, useClock, useMay } from "@/ui/who";
+import { entryFigures, entryPlace, entryTitle } from "./words";
+import { useOpened } from "@/features/frame/drafts";
+import { Only, useClock, useMay } from "@/features/frame/who";
 import { later } from "@/ui/later";
 
 const NoteForm = later(() => import("./NoteForm").then((part) => part.NoteForm));
 const CorrectionForm = later(() => import("./CorrectionForm").then((part) => part.CorrectionForm));
 
-const FIGURES: Readonly<Record<string, { readonly label: string; readonly dimension: Dimension }>> = {
-  ecMsPerCm: { label: "EC", dimension: "ec" },
-  ph: { label: "pH", dimension: "ph" },
-  waterC: { label: "water", dimension: "temperature" },
-  levelL: { label: "level", dimension: "volume" },
-  storedL: { label: "in store", dimension: "volume" },
-};
+type Corrected = LogEntry<Correction>;
 
 /** The logbook: filtered by days, kind and words; figures can be put right, the first ones stay. */
 export function Log({
@@ -42,10 +38,12 @@ export function Log({
   const [correcting, setCorrecting] = useOpened<number>("correction");
   const [writing, setWriting] = useOpened<boolean>("note");
   const corrections = new Map(
-    entries.filter((entry) => entry.correctsId !== null).map((entry) => [entry.correctsId, entry]),
+    entries.flatMap((entry): [number, Corrected][] =>
+      entry.what.kind === "correction" ? [[entry.correctsId!, { ...entry, what: entry.what }]] : [],
+    ),
   );
-  const corrected = entries.find(({ id }) => id === correcting);
-  const shown = entries.filter((entry) => entry.correctsId === null);
+  const shown = entries.filter(isFirst);
+  const corrected = shown.find(({ id }) => id === correcting);
   return (
     <>
       <Filters filter={filter} onNote={() => setWriting(true)} />
@@ -56,8 +54,8 @@ export function Log({
       )}
       {shown.length === 0 ? (
         <Empty
-          title="Nothing in these days"
-          example="Everything ticked off, read or noted on the round is written here, with who and when."
+          title="Nothing on these days"
+          example="Everything ticked off, read or noted on the round is listed here, with who and when."
         />
       ) : (
         <ol className="mt-2">
@@ -75,9 +73,9 @@ export function Log({
           ))}
         </ol>
       )}
-      <Drawer open={corrected !== undefined} onClose={() => setCorrecting(null)} title="Put a figure right">
+      <Drawer open={corrected !== undefined} onClose={() => setCorrecting(null)} title="Correct an entry">
         {corrected && (
-          <CorrectionForm entry={corrected} figures={figuresOf(corrected)} onDone={() => setCorrecting(null)} />
+          <CorrectionForm entry={corrected} figures={entryFigures(corrected.what)} onDone={() => setCorrecting(null)} />
         )}
       </Drawer>
       <Drawer open={writing === true} onClose={() => setWriting(null)} title="Write a note">
@@ -87,30 +85,21 @@ export function Log({
   );
 }
 
-function figuresOf(entry: LogEntry) {
-  const { done, word, dimension } = entry.actual as { done?: number; word?: string; dimension?: Dimension };
-  const counted =
-    done === undefined ? [] : [{ name: "done", label: word || "done", dimension: dimension ?? "count", value: done }];
-  const measured = Object.entries(FIGURES).flatMap(([name, figure]) => {
-    const value = entry.actual[name];
-    return typeof value === "number" ? [{ name, ...figure, value }] : [];
-  });
-  return [...counted, ...measured];
-}
-
 function EntryRow({
   entry,
   correction,
   onCorrect,
 }: {
-  entry: LogEntry;
-  correction: LogEntry | undefined;
+  entry: FirstEntry;
+  correction: Corrected | undefined;
   onCorrect: () => void;
 }) {
   const units = useUnits();
   const { time } = useClock();
   const mayLog = useMay("log");
-  const figures = figuresOf(entry);
+  const figures = entryFigures(entry.what);
+  const title = entryTitle(entry.what);
+  const place = entryPlace(entry.what);
   const text = (value: number, dimension: Dimension, label: string, name: string) =>
     `${name === "done" ? "" : `${label} `}${quantityText(value, dimension, units)}${name === "done" ? ` ${label}` : ""}`;
   return (
@@ -121,12 +110,12 @@ function EntryRow({
       <span className="sign text-base text-water max-sm:hidden">{entry.kind}</span>
       <div className="min-w-0">
         <p>
-          {entry.title} {!entry.title.startsWith(entry.place) && <span className="text-soft">· {entry.place}</span>}
+          {title} {place && !title.startsWith(place) && <span className="text-soft">· {place}</span>}
         </p>
         {figures.length > 0 && (
           <p className="sign text-lg">
             {figures.map(({ name, label, dimension, value }, index) => {
-              const right = correction?.actual[name];
+              const right = correction?.what.values[name];
               return (
                 <span key={name}>
                   {index > 0 && " · "}
@@ -146,10 +135,10 @@ function EntryRow({
         {entry.note && <p className="text-soft">{entry.note}</p>}
         {correction && (
           <p className="text-sm text-feed">
-            put right by {correction.personName}: {correction.note}
+            corrected by {correction.personName}: {correction.note}
           </p>
         )}
-        {entry.undoneAt && <p className="text-sm no-underline">taken back</p>}
+        {entry.undoneAt && <p className="text-sm no-underline">undone</p>}
       </div>
       <div className="flex items-center gap-2 max-sm:col-start-2">
         <span className="text-sm text-soft">{entry.personName}</span>
@@ -158,9 +147,9 @@ function EntryRow({
             look="quiet"
             className="no-print !text-base"
             onClick={onCorrect}
-            aria-label={`Put right: ${entry.title}, ${dayInWords(entry.day)}`}
+            aria-label={`Correct: ${title}, ${dayInWords(entry.day)}`}
           >
-            Put right
+            Correct
           </Button>
         )}
       </div>
@@ -201,7 +190,7 @@ function Filters({ filter, onNote }: { filter: LogFilter; onNote: () => void }) 
         <select
           className="input"
           value={filter.kind ?? ""}
-          onChange={(event) => show({ kind: event.target.value || null })}
+          onChange={(event) => show({ kind: LOG_KINDS.find((kind) => kind === event.target.value) ?? null })}
         >
           <option value="">everything</option>
           {LOG_KINDS.map((kind) => (

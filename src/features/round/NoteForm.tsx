@@ -2,8 +2,8 @@
 import type { Day } from "@/core/units/day";
 import { addNote } from "@/server/round/actions";
 import { noteSchema } from "@/server/round/schema";
-import { EntityForm } from "@/ui/form/EntityForm";
-import type { FieldSpec } from "@/ui/form/fields";
+import { EntityForm } from "@/features/frame/form/EntityForm";
+import type { FieldSpec } from "@/features/frame/form/fields";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "title", label: "What", type: "text", wide: true },
@@ -15,6 +15,7 @@ const FIELDS: readonly FieldSpec[] = [
 export function NoteForm({ today, onDone }: { today: Day; onDone: () => void }) {
   return (
     <EntityForm
+      form="note"
       schema={noteSchema}
       fields={FIELDS}
       defaults={{ title: "", place: "", day: today, note: "" }}

@@ -1,74 +1,71 @@
 "use client";
+import { slipQuestion } from "./words";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import { figuresOf, TANK_FIGURES, type TankFigure } from "@/core/feed/tankFigures";
+import { WARM_WATER_C } from "@/core/feed/warmWater";
 import { suspectSlip, type MeterQuantity } from "@/core/units/slips";
-import type { Dimension } from "@/core/units/dimensions";
 import { quantityText } from "@/core/units/format";
 import { enterReading, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
-import { useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
+import { PageLink } from "@/ui/PageLink";
+import { UnitsProvider, useUnits } from "@/ui/units";
+import { useCommand } from "@/features/frame/useCommand";
+import { CorrectedEc, ecAsRead, MeterChoice, useMeter } from "./MeterChoice";
 import { TankDays } from "./TankDays";
-import { useDraft } from "@/ui/drafts";
+import { useDraft } from "@/features/frame/drafts";
 
-type Name = "ecMsPerCm" | "ph" | "waterC" | "levelL";
-const FIELDS: readonly {
-  readonly name: Name;
-  readonly label: string;
-  readonly dimension: Dimension;
-  readonly slip?: MeterQuantity;
-}[] = [
-  { name: "ecMsPerCm", label: "EC", dimension: "ec", slip: "ec" },
-  { name: "ph", label: "pH", dimension: "ph", slip: "ph" },
-  { name: "waterC", label: "Water", dimension: "temperature", slip: "waterC" },
-  { name: "levelL", label: "Level", dimension: "volume" },
-];
+const NOTHING = figuresOf({});
 
-const NOTHING = { ecMsPerCm: null, ph: null, waterC: null, levelL: null };
-
-/** Takes the four figures of a tank; a likely slip of unit is asked about before anything is saved. */
+/** Takes the figures of a tank, as many as were read; a likely slip of unit is asked about before anything is saved. */
 export function ReadingForm({ tank }: { tank: ReadingView }) {
   const router = useRouter();
   const units = useUnits();
-  const [values, setValues, forget] = useDraft<Record<Name, QuantityValue>>(`reading:${tank.loopId}`, NOTHING);
-  const [errors, setErrors] = useState<Partial<Record<Name, string>>>({});
-  const [sure, setSure] = useState<readonly Name[]>([]);
+  const [values, setValues, forget] = useDraft<Record<TankFigure, QuantityValue>>(`reading:${tank.loopId}`, NOTHING);
+  const [errors, setErrors] = useState<Partial<Record<TankFigure, string>>>({});
+  const [sure, setSure] = useState<readonly TankFigure[]>([]);
+  const { meter: readWith, choose: chooseMeter, units: meterUnits } = useMeter(tank.meters, units);
+  const unitsOf = (name: TankFigure) => (name === "ecMsPerCm" ? meterUnits : units);
   const { run, busy } = useCommand(enterReading, {
-    done: `${tank.name} tank read`,
+    done: `${tank.tankName} read`,
     undo: (entryId) => undoEntry({ entryId }),
   });
-  const set = (name: Name, value: QuantityValue) => {
+  const set = (name: TankFigure, value: QuantityValue) => {
     setValues((all) => ({ ...all, [name]: value }));
     setErrors((all) => ({ ...all, [name]: undefined }));
     setSure((all) => all.filter((other) => other !== name));
   };
-  const question = (name: Name, slip?: MeterQuantity) => {
+  const question = (name: TankFigure, slip?: MeterQuantity) => {
     const value = values[name];
     return slip && typeof value === "number" && !sure.includes(name) ? suspectSlip(slip, value) : undefined;
   };
   const save = async () => {
     const problems = Object.fromEntries(
-      FIELDS.map(({ name, label, dimension }) => [name, quantityProblem(values[name], label, dimension, units)]).filter(
-        ([, problem]) => problem,
-      ),
+      TANK_FIGURES.filter(({ name }) => values[name] !== null)
+        .map(({ name, label, dimension }) => [name, quantityProblem(values[name], label, dimension, unitsOf(name))])
+        .filter(([, problem]) => problem),
     );
+    if (TANK_FIGURES.every(({ name }) => values[name] === null)) problems.ecMsPerCm = "Write at least one figure";
+    const ecMsPerCm = ecAsRead(readWith, values.ecMsPerCm, values.waterC);
+    if (typeof values.ecMsPerCm === "number" && ecMsPerCm === null)
+      problems.waterC = "This meter does not correct for temperature: read that too";
     setErrors(problems);
-    if (Object.keys(problems).length > 0 || FIELDS.some(({ name, slip }) => question(name, slip))) return;
-    const result = await run({ loopId: tank.loopId, ...values, sure: true });
-    if (!result.ok) return setErrors(result.fields);
+    if (Object.keys(problems).length > 0 || TANK_FIGURES.some(({ name, meter }) => question(name, meter))) return;
+    const result = await run({ loopId: tank.loopId, ...values, ecMsPerCm, sure: true });
+    if (!result.ok) return setErrors({ ecMsPerCm: result.fields.form, ...result.fields });
     forget();
     router.push(`/round?entry=${result.value}`, { scroll: false });
   };
-  const band: Partial<Record<Name, string>> = {
+  const band: Partial<Record<TankFigure, string>> = {
     ...(tank.bands && {
-      ecMsPerCm: `band ${quantityText(tank.bands.ecLow, "ec", units)} – ${quantityText(tank.bands.ecHigh, "ec", units)}`,
+      ecMsPerCm: `band ${quantityText(tank.bands.ecLow, "ec", meterUnits)} – ${quantityText(tank.bands.ecHigh, "ec", meterUnits)}`,
       ph: `band ${tank.bands.phLow} – ${tank.bands.phHigh}`,
     }),
-    waterC: `best under ${quantityText(24, "temperature", units)}`,
-    levelL: `works at ${quantityText(tank.workingL, "volume", units)}`,
+    waterC: `best under ${quantityText(WARM_WATER_C, "temperature", units)}`,
+    levelL: `normal fill level ${quantityText(tank.normalFillL, "volume", units)}`,
   };
   return (
     <form
@@ -80,24 +77,31 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
       }}
     >
       <div className="grid grid-cols-2 gap-x-4 gap-y-3">
-        {FIELDS.map(({ name, label, dimension, slip }) => {
-          const asked = question(name, slip);
+        {tank.meters.length > 0 && (
+          <div className="col-span-full">
+            <MeterChoice meters={tank.meters} meter={readWith} onChoose={chooseMeter} />
+          </div>
+        )}
+        {TANK_FIGURES.map(({ name, label, dimension, meter }) => {
+          const asked = question(name, meter);
           return (
             <div key={name}>
               <Field label={label} hint={band[name]} error={errors[name]}>
                 {(aria) => (
-                  <QuantityInput
-                    {...aria}
-                    className="sign !text-2xl"
-                    value={values[name]}
-                    dimension={dimension}
-                    onValue={(value) => set(name, value)}
-                  />
+                  <UnitsProvider units={unitsOf(name)}>
+                    <QuantityInput
+                      {...aria}
+                      className="sign !text-2xl"
+                      value={values[name]}
+                      dimension={dimension}
+                      onValue={(value) => set(name, value)}
+                    />
+                  </UnitsProvider>
                 )}
               </Field>
               {asked && (
                 <div role="alert" className="mt-2 border-l-[6px] border-feed bg-feed-pale p-2 text-sm">
-                  <p className="font-bold">{asked.question}</p>
+                  <p className="font-bold">{slipQuestion(asked, units)}</p>
                   <div className="mt-2 flex flex-wrap gap-2">
                     <Button look="strong" onClick={() => set(name, asked.likely)}>
                       Yes: {quantityText(asked.likely, dimension, units)}
@@ -110,16 +114,28 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
           );
         })}
       </div>
+      <CorrectedEc meter={readWith} ec={values.ecMsPerCm} waterC={values.waterC} units={units} />
+      {tank.meters.length === 0 && (
+        <p className="mt-2 text-sm text-soft">
+          Your meter shows another scale?{" "}
+          <PageLink href="/feed/shelf#meters" className="underline">
+            Name it on the shelf
+          </PageLink>
+          .
+        </p>
+      )}
       {tank.noRecipe && (
-        <p className="mt-3 text-sm text-soft">This tank has no recipe yet; the reading is kept, a slip needs one.</p>
+        <p className="mt-3 text-sm text-soft">
+          This tank has no recipe yet: pH is judged by a general band, strength needs a recipe.
+        </p>
       )}
       <div className="mt-4 flex flex-wrap gap-3">
         <Button look="go" type="submit" disabled={busy}>
           Save and work out
         </Button>
         {tank.meter && (
-          <Button look="quiet" onClick={() => FIELDS.forEach(({ name }) => set(name, tank.meter![name]))}>
-            Take the meter’s last
+          <Button look="quiet" onClick={() => TANK_FIGURES.forEach(({ name }) => set(name, tank.meter![name] ?? null))}>
+            Use the meter’s last reading
           </Button>
         )}
       </div>

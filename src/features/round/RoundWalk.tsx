@@ -1,26 +1,32 @@
 "use client";
 import { Check, Minus } from "lucide-react";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 import { useRouter } from "next/navigation";
-import type { RoundItem } from "@/core/round/types";
-import type { LogEntry } from "@/server/round/queries";
+import type { RoundItem, RoundKind } from "@/core/round/types";
+import type { FirstEntry } from "@/core/round/log";
 import { tickItem, undoEntry } from "@/server/round/actions";
 import { Quantity } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
+import { useCommand } from "@/features/frame/useCommand";
 import { Empty } from "@/ui/Empty";
 import type { WalkStop } from "./stops";
-import { useMay } from "@/ui/who";
+import { useClock, useMay } from "@/features/frame/who";
+import { entryFigures, entryTitle, stopName, taskFigure, taskTitle } from "./words";
+import { asksFirst, hasUnitsLeft, rightOf } from "./settling";
 
 /** The walk: a pipe down the page with a joint for each stop, and under it what is to be done there. */
 export function RoundWalk({
   stops,
   chosenKey,
   chosenEntry,
+  hasStep = false,
 }: {
   stops: readonly WalkStop[];
+  /** The next step of a young garden stands above: that there is nothing to do would be no help. */
+  hasStep?: boolean;
   chosenKey: string | null;
   chosenEntry: number | null;
 }) {
+  if (stops.length === 0 && hasStep) return null;
   if (stops.length === 0)
     return (
       <Empty
@@ -36,7 +42,7 @@ export function RoundWalk({
         <li key={stop.stop.key} className="relative mb-3 break-inside-avoid">
           <Joint done={stop.items.length === 0} present={stop === present} />
           <h2 className="border-b border-rule pb-1 text-2xl">
-            {stop.stop.name}{" "}
+            {stopName(stop.stop)}{" "}
             <span className="text-base font-medium text-soft">
               {stop.done.length} of {stop.done.length + stop.items.length}
             </span>
@@ -70,16 +76,27 @@ function Joint({ done, present }: { done: boolean; present: boolean }) {
   );
 }
 
+/** What is entered for items that have no figure of their own. */
+const FIGURE_HINT: Readonly<Partial<Record<RoundKind, string>>> = {
+  reading: "strength · pH · temperature",
+  "bring-back": "slip",
+  store: "level",
+};
+
 function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
   const router = useRouter();
+  const { task } = item;
+  const title = taskTitle(task);
+  const figure = taskFigure(task);
   const { run, busy } = useCommand(tickItem, {
-    done: `Done: ${item.title}`,
+    done: `Done: ${title}`,
     undo: (entryId) => undoEntry({ entryId }),
   });
-  const mayTick = useMay(item.kind === "mix" || item.kind === "top-up" ? "dose" : "log");
-  const asksFirst = item.kind === "reading" || item.kind === "store";
+  const { time } = useClock();
+  const mayTick = useMay(rightOf(task.kind));
+  const opensFirst = asksFirst(item) || hasUnitsLeft(task);
   const open = `/round?item=${encodeURIComponent(item.key)}`;
-  const tick = () => (asksFirst ? router.push(open) : void run({ key: item.key, actual: null, note: "" }));
+  const tick = () => (opensFirst ? router.push(open) : void run({ key: item.key, actual: null, note: "" }));
   return (
     <li
       className={`flex items-center gap-3 border-b border-rule ${chosen ? "bg-rule/60 outline-4 outline-rule/60 print:bg-transparent print:outline-0" : ""}`}
@@ -88,21 +105,21 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
         type="button"
         role="checkbox"
         aria-checked={false}
-        aria-label={`Done: ${item.title}`}
+        aria-label={`Done: ${title}`}
         disabled={busy || !mayTick}
         onClick={tick}
         className="grid size-11 shrink-0 place-items-center lg:h-9"
       >
         <span className={`block size-6 rounded border-2 ${mayTick ? "border-ink bg-sheet" : "border-rule"}`} />
       </button>
-      <Link
+      <PageLink
         href={open}
         scroll={false}
         aria-current={chosen ? "true" : undefined}
         className="flex min-h-12 min-w-0 flex-1 lg:min-h-9 items-center justify-between gap-3 py-1.5 lg:py-0.5"
       >
         <span className="min-w-0">
-          <span className={chosen ? "font-bold" : ""}>{unbroken(item.title)}</span>
+          <span className={chosen ? "font-bold" : ""}>{unbroken(title)}</span>
           {item.ageDays > 0 && (
             <span className="ml-2 whitespace-nowrap text-sm font-bold text-feed">
               {item.ageDays === 1 ? "since yesterday" : `${item.ageDays} days late`}
@@ -110,25 +127,25 @@ function ItemRow({ item, chosen }: { item: RoundItem; chosen: boolean }) {
           )}
         </span>
         <span className="figure shrink-0 text-right">
-          {item.figure ? (
-            <Quantity {...item.figure} />
+          {figure ? (
+            <Quantity {...figure} />
           ) : (
-            <small>{asksFirst ? (item.kind === "reading" ? "EC · pH · °" : "level") : ""}</small>
+            <small>{item.from ? `from ${time(item.from)}` : FIGURE_HINT[task.kind]}</small>
           )}
         </span>
-      </Link>
+      </PageLink>
     </li>
   );
 }
 
-/** Ranges of lines stay whole at the end of a row: word joiners around their dash. */
+/** Ranges of lines are not broken at the end of a row: word joiners around their dash. */
 function unbroken(title: string): string {
   return title.replaceAll(/(\d)–(?=\d)/gu, "$1\u2060–\u2060");
 }
 
-function DoneRow({ entry, chosen }: { entry: LogEntry; chosen: boolean }) {
+function DoneRow({ entry, chosen }: { entry: FirstEntry; chosen: boolean }) {
   const skipped = entry.kind === "skip";
-  const done = entry.actual.done as number | undefined;
+  const done = entryFigures(entry.what).find(({ name }) => name === "done");
   return (
     <li className={`flex items-center gap-3 border-b border-rule text-soft ${chosen ? "bg-rule/60" : ""}`}>
       <span className="grid size-11 shrink-0 place-items-center lg:h-9">
@@ -142,27 +159,27 @@ function DoneRow({ entry, chosen }: { entry: LogEntry; chosen: boolean }) {
           )}
         </span>
       </span>
-      <Link
+      <PageLink
         href={`/round?entry=${entry.id}`}
         scroll={false}
         className="flex min-h-11 min-w-0 flex-1 lg:min-h-9 items-center justify-between gap-3"
       >
         <span>
-          {entry.title}
-          <span className="sr-only">{skipped ? ", put off" : ", done"}</span>
+          {entryTitle(entry.what)}
+          <span className="sr-only">{skipped ? ", skipped" : ", done"}</span>
         </span>
         <span className="figure !text-lg">
           {skipped
-            ? "put off"
-            : done !== undefined && (
+            ? "skipped"
+            : done && (
                 <Quantity
-                  value={done}
-                  dimension={entry.actual.dimension as "count"}
-                  word={(entry.actual.word as string) || undefined}
+                  value={done.value}
+                  dimension={done.dimension}
+                  word={done.label === "done" ? undefined : done.label}
                 />
               )}
         </span>
-      </Link>
+      </PageLink>
     </li>
   );
 }

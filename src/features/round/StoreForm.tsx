@@ -6,9 +6,9 @@ import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
-import { useCommand } from "@/ui/useCommand";
+import { useCommand } from "@/features/frame/useCommand";
 import { quantityText } from "@/core/units/format";
-import { useDraft } from "@/ui/drafts";
+import { useDraft } from "@/features/frame/drafts";
 
 /** Takes the level of a store. */
 export function StoreForm({ store }: { store: { id: number; name: string; capacityL: number; storedL: number } }) {

@@ -1,6 +1,10 @@
+"use client";
 import { extent, line, scaleLinear } from "d3";
 import { dayInWords } from "@/core/units/day";
-import { ValueAxis } from "@/ui/chart";
+import { quantityText } from "@/core/units/format";
+import { useUnits } from "@/ui/units";
+import { ChartFrame } from "@/ui/chart/ChartFrame";
+import { useShown } from "@/ui/chart/useShown";
 import type { ReadingView } from "@/server/round/readingView";
 
 const WIDTH = 410;
@@ -15,14 +19,14 @@ export function TankDays({ tank }: { tank: ReadingView }) {
     <div className="mt-5 border-t border-rule pt-3">
       <DaysChart
         name="EC"
-        unit="mS/cm"
+        dimension="ec"
         days={tank.days.map(({ day, ecMsPerCm }) => ({ day, value: ecMsPerCm }))}
         low={tank.bands?.ecLow}
         high={tank.bands?.ecHigh}
       />
       <DaysChart
         name="pH"
-        unit=""
+        dimension="ph"
         days={tank.days.map(({ day, ph }) => ({ day, value: ph }))}
         low={tank.bands?.phLow}
         high={tank.bands?.phHigh}
@@ -33,42 +37,50 @@ export function TankDays({ tank }: { tank: ReadingView }) {
 
 interface DaysChartProps {
   readonly name: string;
-  readonly unit: string;
+  readonly dimension: "ec" | "ph";
   readonly days: readonly { readonly day: number; readonly value: number | null }[];
   readonly low?: number;
   readonly high?: number;
 }
 
-function DaysChart({ name, unit, days, low, high }: DaysChartProps) {
+function DaysChart({ name, dimension, days: readings, low, high }: DaysChartProps) {
+  const units = useUnits();
+  const shown = useShown(dimension);
+  const days = readings.map(({ day, value }) => ({ day, value: value === null ? null : shown.of(value) }));
+  const band = low === undefined || high === undefined ? null : [shown.of(low), shown.of(high)];
   const x = scaleLinear(extent(days, (d) => d.day) as [number, number], [LEFT, WIDTH - RIGHT]);
-  const y = scaleLinear(extent([...days.map((d) => d.value), low, high].filter((v) => v != null)) as [number, number], [
-    HEIGHT - 18,
-    8,
-  ]).nice(3);
+  const values = [...days.map((d) => d.value), ...(band ?? [])].filter((value) => value !== null);
+  const y = scaleLinear(extent(values) as [number, number], [HEIGHT - 18, 8]).nice(3);
   const path = line<(typeof days)[number]>()
     .defined((d) => d.value !== null)
     .x((d) => x(d.day))
     .y((d) => y(d.value!))(days);
-  const latest = days.findLast((d) => d.value !== null);
+  const latest = readings.findLast((d) => d.value !== null)?.value;
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      role="img"
-      aria-label={`${name} over the last four weeks, now ${latest?.value?.toFixed(2) ?? "not known"} ${unit}`}
-      className="w-full"
+    <ChartFrame
+      width={WIDTH}
+      height={HEIGHT}
+      label={`${name} over the last four weeks, now ${latest == null ? "not known" : quantityText(latest, dimension, units)}`}
+      fontSize={11}
+      side={{ scale: y, x: LEFT - 4, ticks: 3 }}
+      foot={{
+        kind: "marks",
+        marks: [
+          { x: LEFT, text: dayInWords(days[0]!.day), anchor: "start" },
+          { x: WIDTH - RIGHT, text: shown.unit ? `${name}, ${shown.unit}` : name, anchor: "end" },
+        ],
+      }}
     >
-      {low !== undefined && high !== undefined && (
-        <rect x={LEFT} width={WIDTH - LEFT - RIGHT} y={y(high)} height={y(low) - y(high)} className="fill-leaf-pale" />
+      {band && (
+        <rect
+          x={LEFT}
+          width={WIDTH - LEFT - RIGHT}
+          y={y(band[1]!)}
+          height={y(band[0]!) - y(band[1]!)}
+          className="fill-leaf-pale"
+        />
       )}
-      <ValueAxis scale={y} x={LEFT - 4} count={3} fontSize={11} />
       <path d={path ?? ""} fill="none" strokeWidth="2.5" className="stroke-ink" />
-      <text x={LEFT} y={HEIGHT - 4} fontSize="11">
-        {dayInWords(days[0]!.day)}
-      </text>
-      <text x={WIDTH - RIGHT} y={HEIGHT - 4} fontSize="11" textAnchor="end">
-        {name}
-        {unit && `, ${unit}`}
-      </text>
-    </svg>
+    </ChartFrame>
   );
 }

@@ -1,36 +1,36 @@
 "use client";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 import { dayInWords } from "@/core/units/day";
-import type { DoorEvent, DoorEventKind } from "@/server/people/doorEvents";
+import type { AccessEvent, AccessEventKind } from "@/server/people/accessEvents";
 import { buttonClass } from "@/ui/Button";
 import { Empty } from "@/ui/Empty";
-import { useClock } from "@/ui/who";
+import { useClock } from "@/features/frame/who";
 
-const WORDS: Readonly<Record<DoorEventKind, string>> = {
+const WORDS: Readonly<Record<AccessEventKind, string>> = {
   "signed-in": "signed in",
   "password-changed": "changed the password",
   "password-reset": "set a new password with a link",
-  "password-by-machine": "got a new password at the machine itself",
+  "password-by-machine": "got a new password from the server's command line",
   "factor-on": "switched the second factor on",
   "factor-off": "switched the second factor off",
-  "factor-off-by-machine": "lost the second factor at the machine itself",
+  "factor-off-by-machine": "had the second factor switched off from the server's command line",
   "recovery-code-used": "used a recovery code",
 };
 
-/** What happened at the door, for the keepers. */
-export function DoorHistory({ events, isFull }: { events: readonly DoorEvent[]; isFull: boolean }) {
+/** Sign-ins and changes of access, for the keepers. */
+export function AccessHistory({ events, isFull }: { events: readonly AccessEvent[]; isFull: boolean }) {
   const { day, time } = useClock();
   return (
     <>
       <p className="no-print">
-        <Link className={buttonClass("quiet")} href="/people/history">
-          To the changes of the garden
-        </Link>
+        <PageLink className={buttonClass("quiet")} href="/people/history">
+          Changes to the garden
+        </PageLink>
       </p>
       {events.length === 0 ? (
         <Empty
-          title="Nobody came in yet"
-          example="Whoever signs in, gets a new password or switches a second factor on or off stands here, with when and from where. Links made, used and withdrawn stand among the changes."
+          title="No sign-ins yet"
+          example="Each sign-in, new password and change of a second factor is listed here, with its time, device and address. Links made, used and withdrawn are listed among the changes."
         />
       ) : (
         <ol className="mt-2">
@@ -54,9 +54,9 @@ export function DoorHistory({ events, isFull }: { events: readonly DoorEvent[]; 
         </ol>
       )}
       {isFull && (
-        <Link className={`${buttonClass()} mt-4`} href={`/people/history?at=door&before=${events.at(-1)!.id}`}>
+        <PageLink className={`${buttonClass()} mt-4`} href={`/people/history?at=access&before=${events.at(-1)!.id}`}>
           Older
-        </Link>
+        </PageLink>
       )}
     </>
   );

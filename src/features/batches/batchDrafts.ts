@@ -1,0 +1,68 @@
+import { cellsFor, coverOrders, type Cover } from "@/core/batches/coverOrders";
+import type { PlanInput, PlanVariety } from "@/core/batches/types";
+import { sowDayFor } from "@/core/growth/sowDay";
+import { stageBoundaries } from "@/core/growth/stageDays";
+import { unfitting, type Overfull, type WishedBatch } from "@/core/batches/unfitting";
+import type { Day } from "@/core/units/day";
+
+/** A batch as it would be added, and how long before it is wanted it would be ready. */
+export interface Draft extends WishedBatch {
+  readonly daysEarly: number;
+}
+
+/** The chance with which a batch reaches its plants. */
+export const CONFIDENCE = 0.9;
+export const CANNOT =
+  "This cannot be worked out with the figures of the crop: look at its stages and germination under Growth.";
+
+/** The batches that cover the orders, or why there are none. */
+export function tryCover(wish: Parameters<typeof coverOrders>[0]): Cover | string {
+  try {
+    const cover = coverOrders(wish);
+    if (cover.kind === "cover") return cover;
+    return cover.why === "gives-nothing"
+      ? `${wish.variety.name} gives nothing per plant: enter its yield under Growth.`
+      : `The seed of ${wish.variety.name} never comes up: its germination or a share that survives is 0.`;
+  } catch {
+    return CANNOT;
+  }
+}
+
+/** What of them does not fit; nothing where the figures of the plan do not allow it to be worked out. */
+export function tryUnfitting(input: PlanInput, drafts: readonly Draft[]): Overfull[] {
+  try {
+    return unfitting(input, drafts);
+  } catch {
+    return [];
+  }
+}
+
+export interface Series {
+  readonly from: "wanted" | "sow";
+  readonly day: Day;
+  readonly plants: number;
+  readonly count: number;
+  readonly step: number;
+  readonly sowWeekdays: readonly number[];
+}
+
+/** The batches of a series; null when the crop's figures do not allow them to be worked out. */
+export function tryDrafts(
+  variety: PlanVariety,
+  { from, day, plants, count, step, sowWeekdays }: Series,
+): Draft[] | null {
+  const stages = variety.stages.map((stage) => stage.daysByMonth);
+  const cells = cellsFor(variety, plants, CONFIDENCE);
+  if (cells === "never") return null;
+  try {
+    return Array.from({ length: count }, (_, index) => {
+      const on = day + index * step;
+      const sowDay = from === "wanted" ? sowDayFor(on, stages, sowWeekdays).sowDay : on;
+      const readyDay = stageBoundaries(sowDay, stages).at(-1)!;
+      const daysEarly = from === "wanted" ? on - readyDay : 0;
+      return { varietyId: variety.id, sowDay, readyDay, daysEarly, targetPlants: plants, cells };
+    });
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,45 @@
+import { formatNumber, quantityText } from "@/core/units/format";
+import type { LoopFeed } from "@/core/garden/loopFeed";
+import { Quantity, useUnits } from "@/ui/units";
+import { Why } from "@/ui/Why";
+
+const MADE_L = 1000;
+/** A hundred gallons, where those are at home. */
+const MADE_US_L = 378.5411784;
+
+/** The salts of a recipe, weighed for a round amount of feed. */
+export function RecipeSalts({ feed }: { feed: LoopFeed }) {
+  const units = useUnits();
+  const madeL = units.system === "us" ? MADE_US_L : MADE_L;
+  return (
+    <section>
+      <h2 className="text-2xl">Salts for {quantityText(madeL, "volume", units)} of feed</h2>
+      <table className="mt-1 w-full">
+        <thead className="text-left text-sm text-soft">
+          <tr>
+            <th className="font-normal">salt</th>
+            <th className="font-normal">stock</th>
+            <th className="text-right font-normal">amount</th>
+          </tr>
+        </thead>
+        <tbody>
+          {feed.salts.map((salt, index) => (
+            <tr key={salt.id} className="border-t border-rule">
+              <td className="py-1.5">{salt.name}</td>
+              <td className="sign text-xl">{salt.stock}</td>
+              <td className="figure !text-xl text-right">
+                <Why
+                  label={salt.name}
+                  how="The amounts, none below zero, that bring all nutrients together nearest to the recipe, including what the water brings; then scaled so that the feed has the wanted EC."
+                  inputs={[["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)]]}
+                >
+                  <Quantity value={(feed.sheet.gPer1000L[index]! * madeL) / 1000} dimension="mass" />
+                </Why>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

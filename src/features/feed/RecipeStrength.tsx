@@ -1,0 +1,44 @@
+import { formatNumber, quantityText } from "@/core/units/format";
+import type { LoopFeed } from "@/core/garden/loopFeed";
+import { Quantity, useUnits } from "@/ui/units";
+import { Why } from "@/ui/Why";
+
+/** The strength and pH that a feed is made to, and why it cannot be where it cannot. */
+export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName: string }) {
+  const units = useUnits();
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-baseline gap-x-8 gap-y-1">
+        <p className="sign text-5xl [&_small]:text-2xl [&_small]:text-soft">
+          <Why
+            label="EC of the ready feed"
+            how="The strength that the recipe is brought to; its ratios stay. EC is worked out from all ions by ion pairing and the specific conductance method, and is good to about ± 5 %."
+            inputs={[
+              ["recipe as written", quantityText(feed.sheet.recipeEcMsPerCm, "ec", units)],
+              [waterName, quantityText(feed.sheet.waterEcMsPerCm, "ec", units)],
+              ["factor on the salts", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
+            ]}
+          >
+            <Quantity value={feed.recipe.ecMsPerCm} dimension="ec" />
+          </Why>
+        </p>
+        <p className="sign text-3xl">
+          pH {feed.recipe.phLow}–{feed.recipe.phHigh}
+        </p>
+        <p className="text-soft">
+          band {quantityText(feed.recipe.ecLow, "ec", units)} – {quantityText(feed.recipe.ecHigh, "ec", units)}, made
+          with {waterName.toLowerCase()}
+        </p>
+      </div>
+      {feed.sheet.strength === null && (
+        <p role="alert" className="mb-3 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
+          {feed.salts.length === 0
+            ? "This recipe has no salts yet: choose some from the shelf."
+            : feed.sheet.noStrength === "recipe-too-weak"
+              ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.recipe.ecMsPerCm, "ec", units)}: look at its targets and salts.`
+              : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
+        </p>
+      )}
+    </>
+  );
+}

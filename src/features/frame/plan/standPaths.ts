@@ -1,0 +1,128 @@
+import { isInSight, lineSitePoints, standLayout, toHouse, type PointM, type RectM } from "@/core/place/standLayout";
+import type { PlacedStand, StandSpec } from "@/core/place/stand";
+import type { GrowingRun } from "@/core/garden/placeView";
+import { toneOf } from "@/ui/tones";
+
+/** Discs or stripes of one look, all in one path: thousands of sites cost a handful of elements. */
+export interface PlantPath {
+  readonly key: string;
+  readonly tone: string;
+  readonly strokeM: number;
+  readonly d: string;
+}
+
+export interface StandPaths {
+  readonly lines: string;
+  readonly free: string;
+  readonly radiusM: number;
+  readonly lineWidthM: number;
+  /** Every plant a disc that grows with its age. */
+  readonly discs: readonly PlantPath[];
+  /** From far away: a stripe along the part of a line that a batch takes. */
+  readonly stripes: readonly PlantPath[];
+  /** Distance of neighbouring sites, to tell from how near they can be seen. */
+  readonly spacingM: number;
+}
+
+const AGE_STEPS = 4;
+const MOST_RADIUS_M = 0.1;
+
+type Placed = Pick<PlacedStand, "spec" | "xM" | "yM" | "turned">;
+
+/** Everything of a stand as paths, in the house's coordinates. */
+export function standPaths(stand: Placed, growing: readonly GrowingRun[]): StandPaths {
+  const { lines } = standLayout(stand.spec);
+  const sites = lineSitePoints(stand.spec);
+  const spacingM = spacingOf(sites);
+  const radiusM = Math.min(MOST_RADIUS_M, spacingM * 0.4, (lines[0]?.widthM ?? 1) * 0.75);
+  const at = (line: number, site: number) => point(lines[line]!, sites[site]!, stand);
+  const taken = new Uint8Array(lines.length * sites.length);
+  const discs = new Map<string, string[]>();
+  const stripes = new Map<string, string[]>();
+  for (const run of growing) {
+    const age = Math.min(AGE_STEPS, Math.max(1, Math.ceil(((run.dayOfStage + 1) / run.daysOfStage) * AGE_STEPS)));
+    const own = listAt(discs, `${toneOf(run.tone)} ${age}`);
+    for (let index = run.start; index < Math.min(run.end, taken.length); index++) {
+      taken[index] = 1;
+      const line = Math.floor(index / sites.length);
+      if (isInSight(stand.spec, line)) own.push(`M${at(line, index % sites.length)}h0`);
+    }
+    stripesOf(run, stand.spec, lines.length, sites.length, (line, from, to) =>
+      listAt(stripes, toneOf(run.tone)).push(stripe(lines[line]!, from / sites.length, to / sites.length, stand)),
+    );
+  }
+  const free: string[] = [];
+  for (let index = 0; index < taken.length; index++) {
+    const line = Math.floor(index / sites.length);
+    if (!taken[index] && isInSight(stand.spec, line)) free.push(`M${at(line, index % sites.length)}h0`);
+  }
+  return {
+    lines: lines
+      .filter((_, line) => isInSight(stand.spec, line))
+      .map((line) => rectPath(toHouse(line, stand)))
+      .join(""),
+    free: free.join(""),
+    radiusM,
+    lineWidthM: lines[0]?.widthM ?? 1,
+    spacingM,
+    discs: [...discs].map(([key, parts]) => {
+      const [tone, age] = key.split(" ") as [string, string];
+      return { key, tone, strokeM: 2 * radiusM * (0.45 + (0.55 * Number(age)) / AGE_STEPS), d: parts.join("") };
+    }),
+    stripes: [...stripes].map(([tone, parts]) => ({
+      key: tone,
+      tone,
+      strokeM: (lines[0]?.widthM ?? 0.1) * 0.7,
+      d: parts.join(""),
+    })),
+  };
+}
+
+/** The parts of lines that a run covers, as the sites [from, to) on each. */
+function stripesOf(
+  run: GrowingRun,
+  spec: StandSpec,
+  lines: number,
+  perLine: number,
+  say: (line: number, from: number, to: number) => void,
+) {
+  for (let line = Math.floor(run.start / perLine); line < lines && line * perLine < run.end; line++)
+    if (isInSight(spec, line))
+      say(line, Math.max(0, run.start - line * perLine), Math.min(perLine, run.end - line * perLine));
+}
+
+/** Along the middle of a line, its share of the sites as its share of the length. */
+function stripe(line: RectM, from: number, to: number, stand: Placed): string {
+  const end = (share: number) => point(line, { xM: share * line.lengthM, yM: line.widthM / 2 }, stand);
+  return `M${end(from)}L${end(to)}`;
+}
+
+function spacingOf([a, b]: readonly PointM[]): number {
+  return a && b ? Math.max(0.02, Math.hypot(b.xM - a.xM, b.yM - a.yM)) : 0.25;
+}
+
+function point(line: RectM, site: PointM, stand: Placed): string {
+  const { xM, yM } = toHouse({ xM: line.xM + site.xM, yM: line.yM + site.yM, lengthM: 0, widthM: 0 }, stand);
+  return `${xM.toFixed(3)} ${yM.toFixed(3)}`;
+}
+
+export function rectPath({ xM, yM, lengthM, widthM }: RectM): string {
+  return `M${xM.toFixed(3)} ${yM.toFixed(3)}h${lengthM.toFixed(3)}v${widthM.toFixed(3)}h${(-lengthM).toFixed(3)}z`;
+}
+
+function listAt(map: Map<string, string[]>, key: string): string[] {
+  const list = map.get(key) ?? [];
+  map.set(key, list);
+  return list;
+}
+
+/** The line under a point of the house, or null. */
+export function lineUnder(stand: Placed, { xM, yM }: PointM): number | null {
+  const { lines } = standLayout(stand.spec);
+  const found = lines.findIndex((line, index) => {
+    if (!isInSight(stand.spec, index)) return false;
+    const rect = toHouse(line, stand);
+    return xM >= rect.xM && xM <= rect.xM + rect.lengthM && yM >= rect.yM && yM <= rect.yM + rect.widthM;
+  });
+  return found < 0 ? null : found;
+}
