@@ -2,7 +2,7 @@ import type { Metadata, Viewport } from "next";
 import { cookies, headers } from "next/headers";
 import type { ReactNode } from "react";
 import { LIGHT_COOKIE, lightOf } from "@/ui/light";
-import { Patient } from "@/ui/Patient";
+import { RetryBusy } from "@/features/frame/RetryBusy";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -23,7 +23,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         {/* A browser hides the nonce of a script from scripts, so that the two sides never see the same. */}
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: FIRST_LIGHT }} />
-        <Patient />
+        <RetryBusy />
         {children}
       </body>
     </html>

@@ -1,5 +1,5 @@
-import { seasonToRead } from "@/server/batches/season";
-import { things } from "@/server/find/things";
+import { seasonToRead } from "@/server/garden/season";
+import { named } from "@/features/frame/named";
 import { members } from "@/server/people/queries";
 import { roundOf } from "@/server/round/today";
 import { route } from "@/server/session/route";
@@ -8,6 +8,6 @@ import { route } from "@/server/session/route";
 export const GET = route("look", async ({ db, who }) => {
   const season = await seasonToRead(db, who);
   const { items } = await roundOf(db, season);
-  const found = things(season, items, await members(db, who.gardenId));
+  const found = named(season, items, await members(db, who.gardenId), who.units);
   return Response.json(found, { headers: { "cache-control": "no-store" } });
 });

@@ -1,5 +1,5 @@
 import { maybeOne, pool } from "@/server/db/pool";
-import { listen } from "@/server/live/hub";
+import { listen, type Told } from "@/server/live/hub";
 import { onBehalf } from "@/server/session/onBehalf";
 import { route } from "@/server/session/route";
 import type { Session } from "@/server/session/session";
@@ -19,7 +19,12 @@ export const GET = route("look", async ({ request, who }) => {
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       let told = 0;
-      const tell = () => controller.enqueue(text.encode(`id: ${++told}\nevent: change\ndata: {}\n\n`));
+      const tell = (what: Told) =>
+        controller.enqueue(
+          text.encode(
+            what.kind === "job" ? `event: job\ndata: ${what.data}\n\n` : `id: ${++told}\nevent: change\ndata: {}\n\n`,
+          ),
+        );
       const end = () => {
         stop();
         try {
@@ -43,7 +48,7 @@ export const GET = route("look", async ({ request, who }) => {
       };
       request.signal.addEventListener("abort", end);
       controller.enqueue(text.encode("retry: 1000\nid: 0\nevent: here\ndata: {}\n\n"));
-      if (comesBack) tell();
+      if (comesBack) tell({ kind: "change" });
     },
     cancel: () => stop(),
   });
@@ -52,7 +57,7 @@ export const GET = route("look", async ({ request, who }) => {
   });
 });
 
-/** Whether the session is still open and its person still at home here. */
+/** Whether the session is still open and its person still a member here. */
 async function mayListen(who: Session): Promise<boolean> {
   const open = await maybeOne(pool(), "select 1 from session where id = $1 and expires_at > now()", [who.sessionId]);
   if (!open) return false;

@@ -1,6 +1,8 @@
 import type { Metadata } from "next";
 import { RecipeSheet } from "@/features/feed/RecipeSheet";
-import { loopNeedLpd, season } from "@/server/batches/season";
+import { loopHeader } from "@/features/feed/words";
+import { loopNeedLpd } from "@/core/garden/loopNeed";
+import { season } from "@/server/garden/season";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "./tabs";
@@ -13,7 +15,7 @@ export default async function FeedPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { rows, feeds, plan } = worked;
+  const { garden: rows, feeds, plan } = worked;
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
@@ -21,11 +23,7 @@ export default async function FeedPage({
   return (
     <Station
       title="Feed"
-      facts={
-        loop
-          ? `${loop.name} loop · ${feed?.recipe.name ?? "no recipe yet"} · ${Math.round(needLpd)} L of feed a day`
-          : "no loop yet"
-      }
+      facts={loopHeader(loop, feed?.recipe.name ?? "no recipe yet", needLpd, worked.who.units)}
       tabs={feedTabs("recipe", loop?.id)}
     >
       <RecipeSheet

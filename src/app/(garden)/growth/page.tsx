@@ -1,26 +1,29 @@
 import type { Metadata } from "next";
 import { CropSheet } from "@/features/growth/CropSheet";
-import { season } from "@/server/batches/season";
+import { growingByVariety } from "@/core/garden/ahead";
+import { season } from "@/server/garden/season";
 import { Station } from "@/ui/Station";
 import { growthTabs } from "./tabs";
 
 export const metadata: Metadata = { title: "Growth" };
 
 export default async function GrowthPage() {
-  const { rows, who, plan } = await season();
-  const growing = rows.varieties.map(
-    (variety) =>
-      plan.batches.filter(
-        (batch) => batch.variety.id === variety.id && batch.stays[0]!.begun && batch.batch.clearedDay === null,
-      ).length,
-  );
+  const worked = await season();
+  const { garden: rows, who } = worked;
+  const growing = growingByVariety(worked);
   return (
     <Station
       title="Growth"
-      facts={`${rows.varieties.length} varieties, ${growing.filter((count) => count > 0).length} of them in the ground`}
+      facts={`${rows.varieties.length} ${rows.varieties.length === 1 ? "variety" : "varieties"}, ${growing.filter((count) => count > 0).length} of them in the ground`}
       tabs={growthTabs("crops")}
     >
-      <CropSheet varieties={rows.varieties} growing={growing} pools={rows.pools} today={who.today} />
+      <CropSheet
+        varieties={rows.varieties}
+        growing={growing}
+        growingAreas={rows.growingAreas}
+        units={rows.harvestUnits}
+        today={who.today}
+      />
     </Station>
   );
 }

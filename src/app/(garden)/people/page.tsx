@@ -5,6 +5,7 @@ import { members } from "@/server/people/queries";
 import { read } from "@/server/session/read";
 import { Station } from "@/ui/Station";
 import { peopleTabs } from "./tabs";
+import { counted } from "@/core/units/format";
 
 export const metadata: Metadata = { title: "People" };
 
@@ -15,7 +16,11 @@ export default async function PeoplePage() {
     links: who.role === "keeper" ? await openLinks(db, who.gardenId) : [],
   }));
   return (
-    <Station title="People" facts={`${people.length} at home in ${who.gardenName}`} tabs={peopleTabs("members")}>
+    <Station
+      title="People"
+      facts={`${counted(people.length, "member")} of ${who.gardenName}`}
+      tabs={peopleTabs("members")}
+    >
       <MembersSheet members={people} links={links} meId={who.personId} />
     </Station>
   );

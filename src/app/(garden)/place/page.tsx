@@ -1,8 +1,10 @@
 import type { Metadata } from "next";
 import { houseOverlaps } from "@/core/place/houseChecks";
+import { sitesOf } from "@/core/garden/ahead";
+import { counted } from "@/core/units/format";
 import { HousePlan } from "@/features/place/HousePlan";
-import { season } from "@/server/batches/season";
-import { houseViews } from "@/server/place/view";
+import { season } from "@/server/garden/season";
+import { houseViews } from "@/core/garden/placeView";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { placeTabs } from "./tabs";
@@ -17,8 +19,7 @@ export default async function PlacePage({
   const worked = await season();
   const { house: houseId, stand, view } = viewQuery(await searchParams);
   const houses = houseViews(worked);
-  const sites = houses.flatMap(({ stands }) => stands).reduce((sum, { counts }) => sum + counts.sites, 0);
-  const planted = houses.flatMap(({ stands }) => stands).reduce((sum, view) => sum + view.planted, 0);
+  const { sites, planted } = sitesOf(houses);
   const chosen =
     houses.find(({ house }) => house.id === houseId) ??
     houses.find(({ stands }) => stands.some((view) => view.stand.id === stand)) ??
@@ -27,12 +28,12 @@ export default async function PlacePage({
   return (
     <Station
       title="Place"
-      facts={`${houses.length} ${houses.length === 1 ? "house" : "houses"} · ${sites} sites and cells, ${planted} taken today`}
+      facts={`${counted(houses.length, "house")} · ${counted(sites, "site or cell", "sites and cells")}, ${planted} taken today`}
       tabs={placeTabs("plan")}
     >
-      {houseOverlaps(worked.rows.houses).map((words) => (
-        <p key={words} className="mb-2 text-sm text-soft">
-          {words}
+      {houseOverlaps(worked.garden.houses).map(([first, second]) => (
+        <p key={`${first}/${second}`} className="mb-2 text-sm text-soft">
+          {first} and {second} overlap in the garden.
         </p>
       ))}
       <HousePlan
@@ -40,8 +41,8 @@ export default async function PlacePage({
         houses={houses}
         chosenHouse={view ? null : (chosen?.house.id ?? null)}
         chosenStand={stand ?? null}
-        pools={worked.rows.pools}
-        loops={worked.rows.loops.map(({ id, name }) => ({ id, name }))}
+        growingAreas={worked.garden.growingAreas}
+        loops={worked.garden.loops.map(({ id, name }) => ({ id, name }))}
       />
     </Station>
   );

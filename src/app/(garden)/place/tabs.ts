@@ -1,9 +1,9 @@
 import type { SheetTab } from "@/ui/Station";
 
-export function placeTabs(present: "plan" | "layouts" | "bench"): SheetTab[] {
+export function placeTabs(present: "plan" | "setup" | "bench"): SheetTab[] {
   return [
     { href: "/place", name: "Plan", present: present === "plan" },
-    { href: "/place/layouts", name: "What if", present: present === "layouts" },
+    { href: "/place/setup", name: "What have you got?", present: present === "setup" },
     { href: "/place/bench", name: "Bench", present: present === "bench" },
   ];
 }

@@ -1,17 +1,21 @@
 import type { Metadata } from "next";
 import { dayInWords } from "@/core/units/day";
-import { quantityText } from "@/core/units/format";
+import { counted, quantityText } from "@/core/units/format";
+import { nextStep } from "@/core/garden/nextStep";
+import { NextStep } from "@/features/round/NextStep";
+import { storeInHand } from "@/core/garden/ahead";
+import { subjectOf } from "@/core/round/log";
 import { ItemPanel } from "@/features/round/ItemPanel";
 import { RoundWalk } from "@/features/round/RoundWalk";
 import { EntryPanel, ReadAgain } from "@/features/round/EntryPanel";
 import { stopsOf } from "@/features/round/stops";
-import { readingView } from "@/server/round/readingView";
+import { readingOf, readingView } from "@/server/round/readingView";
 import { todayRound } from "@/server/round/today";
 import { PrintButton } from "@/ui/PrintButton";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { roundTabs } from "./tabs";
-import Link from "next/link";
+import { PageLink } from "@/ui/PageLink";
 import { backupAlarm, backupWords } from "@/features/people/backupWords";
 import type { BackupState } from "@/server/session/session";
 import { Why } from "@/ui/Why";
@@ -26,14 +30,17 @@ export default async function RoundPage({
   const { items, done, season } = await todayRound();
   const chosen = viewQuery(await searchParams);
   const entry = done.find((candidate) => candidate.id === chosen.entry);
-  const again = season.rows.loops.find((loop) => loop.id === chosen.again);
+  const again = season.garden.loops.find((loop) => loop.id === chosen.again);
   const item = entry || again ? undefined : (items.find((candidate) => candidate.key === chosen.item) ?? items[0]);
   const opened = Boolean(chosen.item ?? chosen.entry ?? chosen.again);
   const stops = stopsOf(items, done);
+  const step = nextStep(season);
   const loopId =
-    again?.id ?? (item?.kind === "reading" ? item.refs.loopId : entry?.kind === "reading" ? entry.loopId : null);
-  const tank = loopId ? await readingView(season, loopId, entry) : null;
-  const store = season.rows.stores.find((candidate) => candidate.id === item?.refs.storeId);
+    again?.id ?? (item && subjectOf(item.task).loopId) ?? (entry?.kind === "reading" ? entry.loopId : null);
+  const tank = loopId ? await readingView(season, loopId, entry ?? (item && (await readingOf(item)))) : null;
+  const store = season.garden.stores.find(
+    (candidate) => item?.task.kind === "store" && candidate.id === item.task.storeId,
+  );
   return (
     <Station
       title={dayInWords(season.plan.today, "long")}
@@ -47,7 +54,13 @@ export default async function RoundPage({
       )}
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
         <div className={`print-walk ${opened ? "max-lg:hidden" : ""}`}>
-          <RoundWalk stops={stops} chosenKey={item?.key ?? null} chosenEntry={entry?.id ?? null} />
+          {step && <NextStep step={step} />}
+          <RoundWalk
+            hasStep={step !== null}
+            stops={stops}
+            chosenKey={item?.key ?? null}
+            chosenEntry={entry?.id ?? null}
+          />
           <PrintButton label="Print for the clipboard" />
         </div>
         <div className={`print-slip ${opened ? "" : "max-lg:hidden"}`}>
@@ -71,29 +84,27 @@ function RoundFacts({
   season: Awaited<ReturnType<typeof todayRound>>["season"];
   backup: BackupState;
 }) {
-  const store = season.rows.stores[0];
-  const needLpd = season.plan.needL[season.plan.today - season.plan.from] ?? 0;
-  const days = store && needLpd > 0 ? Math.floor(store.storedL / needLpd) : null;
+  const store = storeInHand(season);
   return (
     <>
       {items} to do, {done} done
       {store && ` · ${store.name} ${quantityText(store.storedL, "volume", season.who.units)}`}
-      {store && days !== null && (
+      {store && store.days !== null && (
         <>
           ,{" "}
           <Why
             label="Days in hand"
             how="What the store holds ÷ what the plan's plants drink today."
-            inputs={[["drunk today", quantityText(needLpd, "volume", season.who.units)]]}
+            inputs={[["drunk today", quantityText(store.needLpd, "volume", season.who.units)]]}
           >
-            {days} days in hand
+            {counted(store.days, "day")} in hand
           </Why>
         </>
       )}
       {" · "}
-      <Link href="/people/garden" className={backupAlarm(backup) ? "font-bold text-alarm underline" : ""}>
+      <PageLink href="/people/garden" className={backupAlarm(backup) ? "font-bold text-alarm underline" : ""}>
         {backupWords(backup, season.who.timeZone)}
-      </Link>
+      </PageLink>
     </>
   );
 }

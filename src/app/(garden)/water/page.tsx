@@ -1,7 +1,8 @@
 import type { Metadata } from "next";
 import { LoopSheet } from "@/features/water/LoopSheet";
-import { loopNeedLpd, season } from "@/server/batches/season";
-import { loopLadder, tankLimits } from "@/server/water/ladders";
+import { loopNeedLpd } from "@/core/garden/loopNeed";
+import { season } from "@/server/garden/season";
+import { loopLadder, tankLimits } from "@/core/garden/tank";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { waterTabs } from "./tabs";
@@ -14,7 +15,7 @@ export default async function WaterPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { rows } = worked;
+  const { garden: rows } = worked;
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];

@@ -1,36 +1,31 @@
 import type { Metadata } from "next";
+import { sownForAlone } from "@/core/batches/unfitting";
+import { ordersAhead } from "@/core/garden/ahead";
+import { counted } from "@/core/units/format";
 import { OrdersSheet } from "@/features/batches/OrdersSheet";
-import { season } from "@/server/batches/season";
+import { seasonWithFacts } from "@/server/round/today";
 import { Station } from "@/ui/Station";
 import { batchTabs } from "../tabs";
 
 export const metadata: Metadata = { title: "Orders" };
 
 export default async function OrdersPage() {
-  const { rows, plan, who } = await season();
-  const ahead = rows.orders.map((order) => {
-    const days = plan.deliveries.filter((delivery) => delivery.orderId === order.id && delivery.day >= who.today);
-    const missed = days.filter((delivery) => delivery.wanted - delivery.given > 1e-6);
-    const first = missed[0];
-    return {
-      orderId: order.id,
-      days: days.length,
-      missed: missed.length,
-      first: first ? { day: first.day, missing: first.wanted - first.given } : null,
-    };
-  });
+  const worked = await seasonWithFacts();
+  const { garden: rows, who } = worked;
   return (
     <Station
       title="Orders"
-      facts={`${rows.orders.length} standing orders of ${rows.outlets.length} outlets`}
+      facts={`${counted(rows.orders.length, "standing order")} of ${counted(rows.customers.length, "customer")}`}
       tabs={batchTabs("orders")}
     >
       <OrdersSheet
         orders={rows.orders}
-        ahead={ahead}
-        outlets={rows.outlets}
-        varieties={rows.varieties.map(({ id, name, unit }) => ({ id, name, unit }))}
+        ahead={ordersAhead(worked)}
+        customers={rows.customers}
+        varieties={rows.varieties.map(({ id, name, unit }) => ({ id, name, unit: unit.name }))}
+        areas={rows.growingAreas.map(({ id, name }) => ({ id, name }))}
         today={who.today}
+        alone={Object.fromEntries(rows.orders.map(({ id }) => [id, sownForAlone(worked.plan, id)]))}
       />
     </Station>
   );

@@ -1,13 +1,15 @@
 import type { Metadata } from "next";
+import { MeterList } from "@/features/feed/MeterList";
 import { ShelfSheet } from "@/features/feed/ShelfSheet";
-import { season } from "@/server/batches/season";
+import { season } from "@/server/garden/season";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "../tabs";
+import { counted } from "@/core/units/format";
 
 export const metadata: Metadata = { title: "Shelf" };
 
 export default async function ShelfPage() {
-  const { rows, saltUses } = await season();
+  const { garden: rows, saltUses } = await season();
   const uses = saltUses.map(({ salt, wantedG, firstShort }) => ({
     saltId: salt.id,
     wantedG,
@@ -17,10 +19,11 @@ export default async function ShelfPage() {
   return (
     <Station
       title="Feed"
-      facts={`${rows.salts.length} salts known, ${rows.salts.filter((salt) => salt.onHandG > 0).length} on the shelf`}
+      facts={`${counted(rows.salts.length, "salt")} known, ${rows.salts.filter((salt) => salt.onHandG > 0).length} on the shelf`}
       tabs={feedTabs("shelf", undefined)}
     >
       <ShelfSheet salts={rows.salts} uses={uses} />
+      <MeterList meters={rows.meters} />
     </Station>
   );
 }

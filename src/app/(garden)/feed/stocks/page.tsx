@@ -1,7 +1,9 @@
 import type { Metadata } from "next";
 import { StocksSheet } from "@/features/feed/StocksSheet";
-import { standFlow } from "@/core/place/standFlow";
-import { loopNeedLpd, season } from "@/server/batches/season";
+import { banksOf } from "@/core/garden/ahead";
+import { loopHeader } from "@/features/feed/words";
+import { loopNeedLpd } from "@/core/garden/loopNeed";
+import { season } from "@/server/garden/season";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "../tabs";
@@ -14,26 +16,14 @@ export default async function StocksPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const worked = await season();
-  const { rows, feeds, plan } = worked;
+  const { garden: rows, feeds, plan } = worked;
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
-  const banks = rows.stands
-    .filter((stand) => stand.loopId === loop?.id)
-    .map((stand) => ({ stand, flow: standFlow(stand.spec) }))
-    .filter(({ flow }) => flow.lineFlowLph > 0)
-    .map(({ stand, flow }) => ({
-      name: stand.name,
-      flowLph: flow.lineFlowLph * Math.min(flow.lines, flow.linesPerValve),
-    }));
   return (
     <Station
       title="Feed"
-      facts={
-        loop
-          ? `${loop.name} loop · 1:${loop.ratioR} · ${Math.round(loopNeedLpd(plan, loop.id))} L of feed a day`
-          : "no loop yet"
-      }
+      facts={loopHeader(loop, loop && `1:${loop.ratioR}`, loop ? loopNeedLpd(plan, loop.id) : 0, worked.who.units)}
       tabs={feedTabs("stocks", loop?.id)}
     >
       <StocksSheet
@@ -41,7 +31,7 @@ export default async function StocksPage({
         loops={rows.loops.map(({ id, name }) => ({ id, name }))}
         loop={loop}
         feed={feed}
-        banks={banks}
+        banks={loop ? banksOf(rows, loop.id) : []}
         stockReadings={rows.stockTanks.filter((tank) => tank.loopId === loop?.id)}
         today={worked.who.today}
       />

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { GardenSheet } from "@/features/people/GardenSheet";
 import { gardenSettings } from "@/server/people/queries";
-import { readKept } from "@/server/session/read";
+import { readCached } from "@/server/session/read";
 import { pageSession } from "@/server/session/session";
 import { Station } from "@/ui/Station";
 import { peopleTabs } from "../tabs";
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: "Garden" };
 
 export default async function GardenPage() {
   const { backup } = await pageSession();
-  const garden = await readKept("settings", (db, who) => gardenSettings(db, who.gardenId));
+  const garden = await readCached("settings", (db, who) => gardenSettings(db, who.gardenId));
   return (
     <Station
       title="People"

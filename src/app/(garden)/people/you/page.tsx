@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { YouSheet } from "@/features/people/YouSheet";
 import { accountById } from "@/server/people/accounts";
-import { lastSignIn } from "@/server/people/doorEvents";
+import { lastSignIn } from "@/server/people/accessEvents";
 import { factorState } from "@/server/people/secondFactor";
 import { openSessions } from "@/server/people/sessions";
 import { read } from "@/server/session/read";

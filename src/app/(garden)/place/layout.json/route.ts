@@ -3,7 +3,7 @@ import { asFile } from "@/server/session/file";
 import { route } from "@/server/session/route";
 
 /** A layout as JSON; docs/layout.schema.json says what is in it. */
-export const GET = route("look", async ({ request, db, who }) => {
-  const layout = await askedLayout(request, db, who);
+export const GET = route("look", async ({ db, who }) => {
+  const layout = await askedLayout(db, who);
   return asFile(`${JSON.stringify(layout, null, 2)}\n`, "application/json", `${layout.name}.layout.json`);
 });

@@ -3,8 +3,8 @@ import { redirect } from "next/navigation";
 import { dayInWords } from "@/core/units/day";
 import { fittingScale } from "@/features/place/paper";
 import { PrintPlan } from "@/features/place/PrintPlan";
-import { season } from "@/server/batches/season";
-import { houseViews } from "@/server/place/view";
+import { season } from "@/server/garden/season";
+import { houseViews } from "@/core/garden/placeView";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 

@@ -5,7 +5,7 @@ import { asFile } from "@/server/session/file";
 import { route } from "@/server/session/route";
 
 /** The stands of a layout with their counts, as CSV; units stand in the names of the columns. */
-export const GET = route("look", async ({ request, db, who }) => {
-  const layout = await askedLayout(request, db, who);
+export const GET = route("look", async ({ db, who }) => {
+  const layout = await askedLayout(db, who);
   return asFile(Papa.unparse(standsTable(layout), { escapeFormulae: true }), "text/csv", `${layout.name}.stands.csv`);
 });

@@ -1,7 +1,12 @@
 import type { Metadata } from "next";
 import { SupplySheet } from "@/features/water/SupplySheet";
 import { dayInWords } from "@/core/units/day";
-import { season, sourceLimitLpd } from "@/server/batches/season";
+import { countedInShortages } from "@/core/garden/ahead";
+import { sourceLimitLpd } from "@/core/garden/supply";
+import { newestJobs } from "@/server/jobs/job";
+import { read } from "@/server/session/read";
+import { keptStoreYears } from "@/server/water/storeYearsJob";
+import { season } from "@/server/garden/season";
 import { Station } from "@/ui/Station";
 import { waterTabs } from "../tabs";
 
@@ -9,7 +14,11 @@ export const metadata: Metadata = { title: "Supply" };
 
 export default async function SupplyPage() {
   const worked = await season();
-  const { rows, supply, who, plan } = worked;
+  const { garden: rows, supply, who, plan } = worked;
+  const { jobs, kept } = await read(async (db, { gardenId }) => ({
+    jobs: await newestJobs(db, gardenId, "store-years", "day"),
+    kept: await keptStoreYears(db, gardenId),
+  }));
   const names = rows.sources.map((source) => source.name).join(", ");
   return (
     <Station
@@ -23,7 +32,8 @@ export default async function SupplyPage() {
         sources={rows.sources}
         limits={rows.sources.map(sourceLimitLpd)}
         stores={rows.stores}
-        shortages={worked.shortages}
+        years={{ kept, job: [...jobs.values()].sort((a, b) => b.id - a.id)[0] ?? null }}
+        short={{ shortages: worked.shortages, ...countedInShortages(worked) }}
       />
     </Station>
   );

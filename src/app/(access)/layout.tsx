@@ -3,8 +3,8 @@ import { Toaster } from "sonner";
 import { UnitsProvider } from "@/ui/units";
 import { METRIC } from "@/core/units/dimensions";
 
-/** Before the door: no way round yet, one sheet. */
-export default function DoorLayout({ children }: { children: ReactNode }) {
+/** Before anybody is signed in: one page, without the navigation. */
+export default function AccessLayout({ children }: { children: ReactNode }) {
   return (
     <UnitsProvider units={METRIC}>
       <main className="mx-auto max-w-xl px-4 py-8 md:py-14">

@@ -4,15 +4,15 @@ import { pool } from "@/server/db/pool";
 import { invitationOf } from "@/server/people/links";
 import { onBehalf } from "@/server/session/onBehalf";
 import { accountById } from "@/server/people/accounts";
-import { door } from "@/server/session/session";
+import { signedIn } from "@/server/session/session";
 
 export const metadata: Metadata = { title: "Invitation" };
 
 export default async function JoinPage({ searchParams }: { searchParams: Promise<{ key?: string | string[] }> }) {
   const { key } = await searchParams;
   const invited = typeof key === "string" ? await onBehalf({}, (db) => invitationOf(db, key)) : null;
-  // At home in a garden or in none: whoever left comes back with the account they have.
-  const entered = await door();
+  // Member of a garden or of none: whoever left comes back with the account they have.
+  const entered = await signedIn();
   const account = entered && (await accountById(pool(), entered.accountId));
   return <Join keyInHand={String(key ?? "")} invited={invited} signedInAs={account?.name ?? null} />;
 }

@@ -4,7 +4,7 @@ import { SignIn } from "@/features/people/SignIn";
 import { hasAccounts } from "@/server/people/accounts";
 import { demoAccounts } from "@/server/people/queries";
 import { onBehalf } from "@/server/session/onBehalf";
-import { door, maybeSession } from "@/server/session/session";
+import { signedIn, maybeSession } from "@/server/session/session";
 
 export const metadata: Metadata = { title: "Sign in" };
 
@@ -15,7 +15,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
     demo: await demoAccounts(db),
   }));
   if (!hasAny) redirect("/start");
-  return <SignIn demo={demo} to={insideOnly((await searchParams).to)} homeless={(await door()) !== null} />;
+  return <SignIn demo={demo} to={insideOnly((await searchParams).to)} homeless={(await signedIn()) !== null} />;
 }
 
 /** Where to go afterwards; never to another site. */
