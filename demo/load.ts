@@ -1,17 +1,19 @@
 import pg from "pg";
 import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
-import { maybeOne, transaction, many, type Db } from "../src/server/db/pool";
+import { type Db, many, maybeOne, run, transaction } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
 import { createAccount } from "../src/server/people/accounts";
 import { createGarden } from "../src/server/people/newGarden";
-import { sayForWhom } from "../src/server/session/onBehalf";
+import { actAs } from "../src/server/session/onBehalf";
 import { today } from "../src/server/session/clock";
 import growth from "./growth.json" with { type: "json" };
 import place from "./place.json" with { type: "json" };
 import water from "./water.json" with { type: "json" };
 import { writeHistory } from "./history";
 import { DEMO_PASSWORD, demoSignInName } from "./people";
+import { addCutList } from "./bench";
 import { planDemo } from "./season";
+import { addWhatIfs } from "./whatIfs";
 
 /** Orders begin this long ago and run as far as the plan looks ahead. */
 const ORDERS_FROM = -84;
@@ -20,7 +22,7 @@ const ORDERS_TO = 426;
 export interface Ids {
   readonly garden: number;
   readonly person: ReadonlyMap<string, number>;
-  readonly pool: ReadonlyMap<string, number>;
+  readonly growingArea: ReadonlyMap<string, number>;
   readonly loop: ReadonlyMap<string, number>;
   readonly variety: ReadonlyMap<string, number>;
 }
@@ -42,8 +44,10 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
       await loadOrders(db, ids, day);
       const plan = await planDemo(db, ids, day);
       await writeHistory(db, ids, day, plan);
+      await addWhatIfs(db, ids.garden);
+      await addCutList(db, ids.garden);
       await datePastChanges(db, ids.garden);
-      await many(db, "update installation set demo_garden = $1", [ids.garden]);
+      await run(db, "update installation set demo_garden = $1", [ids.garden]);
     }, pool);
   } finally {
     await pool.end();
@@ -53,9 +57,9 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
 async function removeDemo(db: Db) {
   const row = await maybeOne<{ id: number | null }>(db, "select demo_garden as id from installation");
   if (!row?.id) return;
-  await sayForWhom(db, { gardenId: row.id });
-  await many(db, "delete from garden where id = $1", [row.id]);
-  await many(db, "delete from account where is_demo");
+  await actAs(db, { gardenId: row.id });
+  await run(db, "delete from garden where id = $1", [row.id]);
+  await run(db, "delete from account where is_demo");
 }
 
 /**
@@ -65,15 +69,15 @@ async function removeDemo(db: Db) {
  */
 async function datePastChanges(db: Db, gardenId: number) {
   const keeper = `(select id from person where garden_id = $1 and role = 'keeper' order by id limit 1)`;
-  await many(db, "delete from change where garden_id = $1 and table_name not in ('batch', 'log_entry')", [gardenId]);
-  await many(
+  await run(db, "delete from change where garden_id = $1 and table_name not in ('batch', 'log_entry')", [gardenId]);
+  await run(
     db,
     `update change set act = gen_random_uuid(), person_id = (after ->> 'person_id')::integer, at = (after ->> 'at')::timestamptz
       where garden_id = $1 and table_name = 'log_entry'`,
     [gardenId],
   );
-  await many(db, "delete from change where garden_id = $1 and table_name = 'batch' and before is not null", [gardenId]);
-  await many(
+  await run(db, "delete from change where garden_id = $1 and table_name = 'batch' and before is not null", [gardenId]);
+  await run(
     db,
     `update change set person_id = ${keeper}, act = md5(after ->> 'variety_id' || least(date_trunc('week', (after ->> 'sow_day')::date)::date - 21, $2::date))::uuid,
             at = least(date_trunc('week', (after ->> 'sow_day')::date)::date - 21, $2::date) + interval '18 hours'
@@ -82,7 +86,7 @@ async function datePastChanges(db: Db, gardenId: number) {
   );
   // Numbered in the order of their time, as they would have come.
   const columns = "garden_id, person_id, at, act, undoes, table_name, row_key, before, after";
-  await many(
+  await run(
     db,
     `with old as (delete from change where garden_id = $1 returning *)
      insert into change (${columns}) select ${columns} from old order by at, id`,
@@ -92,18 +96,14 @@ async function datePastChanges(db: Db, gardenId: number) {
 
 async function loadPlaces(db: Db): Promise<Ids> {
   const keeper = place.people.find((person) => person.role === "keeper")!;
-  const { gardenId: id, salts } = await createGarden(db, { ...place.garden, isDemo: true }, keeper.name);
+  const { gardenId: id, salts, units } = await createGarden(db, { ...place.garden, isDemo: true }, keeper.name);
   const save = (table: string, row: Record<string, unknown>) => saveRow(db, table, id, null, row);
   for (const helper of place.people.filter((one) => one !== keeper)) await save("person", helper);
   // A kitchen is one account for whoever stands in it.
   for (const member of place.people) {
     const account = { name: member.name, signInName: demoSignInName(member.name), password: DEMO_PASSWORD };
     const accountId = await createAccount(db, account, true);
-    await many(db, "update person set account_id = $3 where garden_id = $1 and name = $2", [
-      id,
-      member.name,
-      accountId,
-    ]);
+    await run(db, "update person set account_id = $3 where garden_id = $1 and name = $2", [id, member.name, accountId]);
   }
   const people = await many<{ id: number; name: string }>(db, "select id, name from person where garden_id = $1", [id]);
   const person = new Map(people.map((one) => [one.name, one.id]));
@@ -120,32 +120,58 @@ async function loadPlaces(db: Db): Promise<Ids> {
       y_m: entry.yM,
     }),
   );
-  const pool = await idsOf(place.pools, (entry, position) =>
-    save("pool", { name: entry.name, position, cleaning_days: entry.cleaningDays }),
+  const growingArea = await idsOf(place.growingAreas, (entry, position) =>
+    save("growing_area", { name: entry.name, position, cleaning_days: entry.cleaningDays }),
   );
   const loop = await loadWater(db, id, save, salts);
-  await idsOf(
-    place.stands,
-    (entry, position) =>
+  await idsOf(place.stands, (entry, position) =>
     save("stand", {
-      house_id: house.get(entry.house), pool_id: pool.get(entry.pool), loop_id: entry.loop ? loop.get(entry.loop) : null, name: entry.name, position,
-      x_m: entry.xM, y_m: entry.yM, turned: entry.turned, kind: entry.spec.kind, spec: entry.spec,
-    }), // prettier-ignore
+      house_id: house.get(entry.house),
+      growing_area_id: growingArea.get(entry.growingArea),
+      loop_id: entry.loop ? loop.get(entry.loop) : null,
+      name: entry.name,
+      position,
+      x_m: entry.xM,
+      y_m: entry.yM,
+      turned: entry.turned,
+      spec: entry.spec,
+    }),
   );
+  const addUnit = async (name: string) => {
+    const unitId = await save("harvest_unit", { name, divisible: false });
+    units.set(name, unitId);
+    return unitId;
+  };
   const variety = await idsOf(growth.varieties, async ({ stages, ...entry }) => {
     const varietyId = await save("variety", {
-      name: entry.name, crop: entry.crop, kind: entry.kind, unit: entry.unit, germination: entry.germination,
-      seeds_per_cell: entry.seedsPerCell, seeds_per_g: entry.seedsPerG, pattern: entry.pattern,
-    }); // prettier-ignore
+      name: entry.name,
+      crop: entry.crop,
+      kind: entry.kind,
+      unit_id: units.get(entry.unit) ?? (await addUnit(entry.unit)),
+      food_safety_sensitive: "foodSafetySensitive" in entry && entry.foodSafetySensitive,
+      germination: entry.germination,
+      seeds_per_cell: entry.seedsPerCell,
+      seeds_per_g: entry.seedsPerG,
+      pattern: entry.pattern,
+    });
     for (const [position, stage] of stages.entries())
-      await many(
+      await run(
         db,
-        `insert into variety_stage (garden_id, variety_id, position, name, pool_id, days_by_month, survival, need_lpd) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-        [id, varietyId, position, stage.name, pool.get(stage.pool), stage.daysByMonth, stage.survival, stage.needLpd],
+        `insert into variety_stage (garden_id, variety_id, position, name, growing_area_id, days_by_month, survival, need_lpd) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+        [
+          id,
+          varietyId,
+          position,
+          stage.name,
+          growingArea.get(stage.growingArea),
+          stage.daysByMonth,
+          stage.survival,
+          stage.needLpd,
+        ],
       );
     return varietyId;
   });
-  return { garden: id, person, pool, loop, variety };
+  return { garden: id, person, growingArea, loop, variety };
 }
 
 type Save = (table: string, row: Record<string, unknown>) => Promise<number>;
@@ -164,24 +190,37 @@ async function loadWater(
       stored_l: store.storedL,
       read_on: day,
     });
-  const source = await idsOf(
-    water.sources,
-    (entry) =>
+  for (const { name, ecScale, compensated } of water.meters)
+    await save("meter", { name, ec_scale: ecScale, compensated });
+  const source = await idsOf(water.sources, (entry) =>
     save("source", {
-      name: entry.name, kind: entry.kind, priority: entry.priority, flow_lph: entry.flowLph ?? 0, hours_per_day: entry.hoursPerDay ?? 0,
-      allowance_lpd: entry.allowanceLpd ?? 0, roof_area_m2: entry.roofAreaM2 ?? 0, price_per_m3: entry.pricePerM3 ?? 0,
-      analysis_mg_per_l: entry.analysisMgPerL, alkalinity_mg_caco3_per_l: entry.alkalinityMgCaco3PerL,
-    }), // prettier-ignore
+      name: entry.name,
+      kind: entry.kind,
+      priority: entry.priority,
+      flow_lph: entry.flowLph ?? 0,
+      hours_per_day: entry.hoursPerDay ?? 0,
+      allowance_lpd: entry.allowanceLpd ?? 0,
+      roof_area_m2: entry.roofAreaM2 ?? 0,
+      price_per_m3: entry.pricePerM3 ?? 0,
+      analysis_mg_per_l: entry.analysisMgPerL,
+      alkalinity_mg_caco3_per_l: entry.alkalinityMgCaco3PerL,
+    }),
   );
   for (const [name, grams] of Object.entries(water.onHandG))
-    await many(db, "update salt set on_hand_g = $3 where garden_id = $1 and name = $2", [gardenId, name, grams]);
+    await run(db, "update salt set on_hand_g = $3 where garden_id = $1 and name = $2", [gardenId, name, grams]);
   const recipe = await idsOf(water.recipes, async (entry) => {
     const recipeId = await save("recipe", {
-      name: entry.name, targets_mg_per_l: entry.targetsMgPerL, ec_ms_per_cm: entry.ecMsPerCm, ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh,
-    }); // prettier-ignore
+      name: entry.name,
+      targets_mg_per_l: entry.targetsMgPerL,
+      ec_ms_per_cm: entry.ecMsPerCm,
+      ec_low: entry.ecLow,
+      ec_high: entry.ecHigh,
+      ph_low: entry.phLow,
+      ph_high: entry.phHigh,
+    });
     for (const [stock, names] of Object.entries(water.recipeSalts))
       for (const name of names)
-        await many(db, "insert into recipe_salt (garden_id, recipe_id, salt_id, stock) values ($1, $2, $3, $4)", [
+        await run(db, "insert into recipe_salt (garden_id, recipe_id, salt_id, stock) values ($1, $2, $3, $4)", [
           gardenId,
           recipeId,
           salt.get(name),
@@ -191,13 +230,27 @@ async function loadWater(
   });
   return idsOf(water.loops, async (entry, position) => {
     const loopId = await save("loop", {
-      name: entry.name, position, kind: entry.kind, feeding: entry.feeding, tank_l: entry.tankL, working_l: entry.workingL, drain_share: entry.drainShare,
-      pump: entry.pump, timer: entry.timer, turns: entry.turns, recipe_id: recipe.get(entry.recipe), source_id: source.get(entry.source), ratio_r: entry.ratioR,
-      injector_least_lph: entry.injectorLeastLph ?? null, injector_greatest_lph: entry.injectorGreatestLph ?? null, acid: entry.acid,
-      coldest_c: entry.coldestC, read_every_days: entry.readEveryDays,
-    }); // prettier-ignore
+      name: entry.name,
+      position,
+      kind: entry.kind,
+      feeding: entry.feeding,
+      tank_l: entry.tankL,
+      normal_fill_l: entry.normalFillL,
+      drain_share: entry.drainShare,
+      pump: entry.pump,
+      timer: entry.timer,
+      turns: entry.turns,
+      recipe_id: recipe.get(entry.recipe),
+      source_id: source.get(entry.source),
+      ratio_r: entry.ratioR,
+      injector_least_lph: entry.injectorLeastLph ?? null,
+      injector_greatest_lph: entry.injectorGreatestLph ?? null,
+      acid: entry.acid,
+      coldest_c: entry.coldestC,
+      read_every_days: entry.readEveryDays,
+    });
     for (const [letter, [volume, left]] of Object.entries(entry.stocks ?? {}))
-      await many(
+      await run(
         db,
         "insert into stock_tank (garden_id, loop_id, letter, volume_l, left_l, read_on) values ($1, $2, $3, $4, $5, $6::date)",
         [gardenId, loopId, letter, volume, left, day],
@@ -207,16 +260,20 @@ async function loadWater(
 }
 
 async function loadOrders(db: Db, ids: Ids, day: Day) {
-  const outlet = await idsOf(
-    growth.outlets.map((name) => ({ name })),
-    (entry) => saveRow(db, "outlet", ids.garden, null, entry),
+  const customer = await idsOf(
+    growth.customers.map((name) => ({ name })),
+    (entry) => saveRow(db, "customer", ids.garden, null, entry),
   );
   for (const order of growth.orders)
     for (const [from, to] of orderSpans(day, "months" in order ? order.months : undefined))
       await saveRow(db, "order_line", ids.garden, null, {
-        outlet_id: outlet.get(order.outlet), variety_id: ids.variety.get(order.variety), weekday: order.weekday, quantity: order.quantity,
-        from_day: isoFromDay(from), to_day: isoFromDay(to),
-      }); // prettier-ignore
+        customer_id: customer.get(order.customer),
+        variety_id: ids.variety.get(order.variety),
+        weekday: order.weekday,
+        quantity: order.quantity,
+        from_day: isoFromDay(from),
+        to_day: isoFromDay(to),
+      });
 }
 
 /** The whole span, or the part of each year from the first to the last month named. */

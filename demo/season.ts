@@ -2,8 +2,8 @@ import { coverOrders } from "../src/core/batches/coverOrders";
 import { workOutPlan, type Plan } from "../src/core/batches/plan";
 import type { PlanBatch, PlanInput } from "../src/core/batches/types";
 import { isoFromDay, type Day } from "../src/core/units/day";
-import { gardenRows } from "../src/server/batches/season";
-import { many, type Db } from "../src/server/db/pool";
+import { gardenRows } from "../src/server/garden/gardenRows";
+import { type Db, run } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
 import place from "./place.json" with { type: "json" };
 import type { Ids } from "./load";
@@ -25,9 +25,16 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
   const longAgo = today + PLANNED_FROM;
   for (const variety of rows.varieties) {
     const cover = coverOrders({
-      variety, orders: rows.orders, batches: [], today: longAgo, from: today - 84, to: today + 426,
-      sowWeekdays: place.garden.sowWeekdays, confidence: CONFIDENCE,
-    }); // prettier-ignore
+      variety,
+      orders: rows.orders,
+      batches: [],
+      today: longAgo,
+      from: today - 84,
+      to: today + 426,
+      sowWeekdays: place.garden.sowWeekdays,
+      confidence: CONFIDENCE,
+    });
+    if (cover.kind === "never") throw new Error(`the demo cannot grow ${variety.name}: ${cover.why}`);
     for (const { sowDay, cells, targetPlants } of cover.batches)
       await saveRow(db, "batch", ids.garden, null, {
         variety_id: variety.id,
@@ -38,8 +45,15 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
   }
   const planned = (await gardenRows(db, ids.garden)).batches;
   const input = (batches: readonly PlanBatch[]): PlanInput => ({
-    today: longAgo, from: longAgo, to: today + 426, pools: [], varieties: rows.varieties, batches, orders: rows.orders, drainShareByLoop: {},
-  }); // prettier-ignore
+    today: longAgo,
+    from: longAgo,
+    to: today + 426,
+    growingAreas: [],
+    varieties: rows.varieties,
+    batches,
+    orders: rows.orders,
+    drainShareByLoop: {},
+  });
   const plan = workOutPlan(input(planned));
   const asPlanned = plan.batches;
   const failed = asPlanned.find(
@@ -52,13 +66,15 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
     const shrink = worked === failed ? FAILED_SHARE : 1;
     for (const stay of worked.stays.filter((candidate) => candidate.from < today)) {
       const plants = stay.stage === 0 ? stay.plants : Math.max(1, Math.round(stay.plants * shrink));
-      await many(db, "insert into batch_stage (garden_id, batch_id, position, begun_on, plants) values ($1, $2, $3, $4::date, $5)", [
-        ids.garden, worked.batch.id, stay.stage, isoFromDay(stay.from), plants,
-      ]); // prettier-ignore
+      await run(
+        db,
+        "insert into batch_stage (garden_id, batch_id, position, begun_on, plants) values ($1, $2, $3, $4::date, $5)",
+        [ids.garden, worked.batch.id, stay.stage, isoFromDay(stay.from), plants],
+      );
     }
     const end = worked.stays.at(-1)!.to;
     if (end < today)
-      await many(db, "update batch set cleared_day = $3::date where garden_id = $1 and id = $2", [
+      await run(db, "update batch set cleared_day = $3::date where garden_id = $1 and id = $2", [
         ids.garden,
         worked.batch.id,
         isoFromDay(end),
