@@ -3,7 +3,7 @@ import { join, resolve } from "node:path";
 import { appUrl } from "./lib/appRole";
 import { backUp, restore } from "./lib/backup";
 import { dataFolder } from "./lib/data";
-import { keptSecret } from "./lib/keep";
+import { keptSecret } from "./lib/writeWhole";
 import { migrate } from "./lib/migrate";
 import { onOwnerDatabase } from "./lib/ownerDatabase";
 import { plainWords } from "./lib/plainWords.mjs";
@@ -35,5 +35,5 @@ async function bringBack(ownerUrl: string) {
   const before = await restore(ownerUrl, resolve(file!));
   await migrate(ownerUrl);
   await appUrl(ownerUrl, keptSecret(join(DATA, "app-password")).secret);
-  console.log(`Restored.${before ? ` What stood there before is kept as the database ${before}.` : ""}`);
+  console.log(`Restored.${before ? ` What was there before is kept as the database ${before}.` : ""}`);
 }

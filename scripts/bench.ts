@@ -5,13 +5,17 @@ import { occupancy } from "../src/core/batches/occupancy";
 import { workOutPlan } from "../src/core/batches/plan";
 import { saltUse } from "../src/core/batches/shortages";
 import type { PlanInput } from "../src/core/batches/types";
-import { gardenRows, workOutSeason, type Season } from "../src/server/batches/season";
-import type { Session } from "../src/server/session/session";
+import { NO_FACTS } from "../src/core/garden/facts";
+import type { Worked } from "../src/core/garden/worked";
+import { workOut } from "../src/core/garden/workOut";
+import { gardenRows } from "../src/server/garden/gardenRows";
 import { today } from "../src/server/session/clock";
-import { rainNormals } from "../src/server/water/queries";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
+import { firstDayBench } from "./lib/firstDayBench";
 import { countBench, drawBench } from "./lib/placeBench";
+import { saveBench } from "./lib/saveBench";
+import { waterBench } from "./lib/waterBench";
 import { withDemo } from "./lib/withDemo";
 import { cutList, type CutProblem } from "../src/core/place/bench/cutList";
 import { solver } from "../src/server/solver/highs";
@@ -20,8 +24,10 @@ import cutLists from "../tests/reference/place/cutlist.json" with { type: "json"
 const PAGES = [
   "/round",
   "/round/log",
+  "/round/answers",
   "/place",
-  "/place/layouts",
+  "/place/setup",
+  "/batches/what-if",
   "/place/bench",
   "/water",
   "/water/supply",
@@ -45,37 +51,47 @@ await withDemo(async ({ url, databaseUrl }) => {
   const wants = (part: string) => wanted.length === 0 || wanted.includes(part);
   if (wants("pages")) await pageBench(keeper.get);
   if (wants("scripts")) await scriptBench(url, keeper.cookie);
+  if (wants("first")) await firstDayBench(url, keeper.cookie, (work) => leastMs(work, TIMES), today("Europe/Lisbon"));
   if (wants("plan")) planBench(season);
   if (wants("cuts")) await cutBench();
+  if (wants("water")) await waterBench(leastMs);
+  const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
+  if (wants("saves")) await saveBench(keeper, leafBank);
   if (wants("place")) {
     countBench(leastMs);
-    await drawBench(url, keeper, season.rows.pools.find(({ name }) => name === "Leaf bank")!.id);
+    await drawBench(url, keeper, leafBank);
   }
 });
 
-/** A 14-month plan's occupancy, water and feed: the demo garden, and one of fifty times as many batches, orders and sites. */
-function planBench(season: Season) {
+/** A 14-month plan's occupancy, water and feed: the demo garden, and ones of fifty and a hundred times as many batches, orders and sites. */
+function planBench(season: Worked) {
   const work = (input: PlanInput) => () => {
     const plan = workOutPlan(input);
-    saltUse(plan, season.saltUses.map((use) => use.salt)); // prettier-ignore
+    saltUse(
+      plan,
+      season.saltUses.map((use) => use.salt),
+    );
     return plan;
   };
   const small = season.input;
   const large = enlarge(small, LARGER);
-  const smallMs = leastMs(work(small), TIMES);
-  const largeMs = leastMs(work(large), TIMES);
+  const twice = enlarge(small, 2 * LARGER);
+  const [smallMs, largeMs, twiceMs] = leastInTurn([work(small), work(large), work(twice)], TIMES);
   const shorter = { ...large, to: large.from + Math.round((large.to - large.from) / 2) };
   const shorterMs = leastMs(work(shorter), 5);
   console.log("\nPlan of 14 months: occupancy, water and feed");
   console.log(`  demo garden, ${small.batches.length} batches: ${smallMs.toFixed(1)} ms (asked: under 50 ms)`);
   console.log(
-    `  ${LARGER} times larger, ${large.batches.length} batches: ${largeMs.toFixed(0)} ms, ${(largeMs / smallMs).toFixed(1)} times as long (asked: at most ${LARGER})`,
+    `  ${LARGER} times larger, ${large.batches.length} batches: ${largeMs.toFixed(0)} ms (asked: under 250 ms), ${(largeMs / smallMs).toFixed(1)} times as long`,
+  );
+  console.log(
+    `  ${2 * LARGER} times larger, ${twice.batches.length} batches: ${twiceMs.toFixed(0)} ms, ${(twiceMs / largeMs).toFixed(2)} times that (asked: at most 2.3)`,
   );
   console.log(`  the large one over half the days: ${shorterMs.toFixed(0)} ms`);
   const plan = workOutPlan(large);
   const stays = plan.batches.flatMap((batch) => batch.stays);
   console.log(
-    `  occupancy alone, ${stays.length} stays: ${leastMs(() => occupancy(large.pools, stays, large.from, large.to), 5).toFixed(1)} ms`,
+    `  occupancy alone, ${stays.length} stays: ${leastMs(() => occupancy(large.growingAreas, stays, large.from, large.to), 5).toFixed(1)} ms`,
   );
 }
 
@@ -83,15 +99,16 @@ function planBench(season: Season) {
 async function cutBench() {
   const solve = await solver();
   console.log("\nCut lists of 200 pieces, planned and proved (asked: under 2 s)");
-  for (const { name, given } of cutLists.cases) {
+  for (const { name, given, expect } of cutLists.cases) {
     if (given.pieces.reduce((sum, { count }) => sum + count, 0) < 200) continue;
-    const bars = given.stockLengthsMm.map((lengthMm) => ({ lengthMm, price: 0, onHand: null }));
-    const problem: CutProblem = { kerfMm: given.kerfMm, trimMm: 0, pieces: given.pieces, bars, objective: "bars" };
+    const stocks = given.stockLengthsMm.map((lengthMm) => ({ lengthMm, price: 0, onHand: null }));
+    const pieces = given.pieces;
+    const problem: CutProblem = { sawCutMm: given.kerfMm, trimMm: 0, pieces, bars: stocks, objective: "bars" };
     const found = cutList(problem, solve);
-    const proved = found.kind === "plan" && found.proved;
-    console.log(
-      `  ${name}: ${leastMs(() => cutList(problem, solve), 3).toFixed(0)} ms, ${proved ? "proved" : "NOT PROVED"}`,
-    );
+    if (found.kind !== "plan" || found.uncut.length > 0) throw new Error(`${name}: not every piece is cut`);
+    const bars = `${found.boughtBars} bars of ${expect.bars}, ${found.boughtMm} mm of ${expect.stockLengthMm}`;
+    const ms = leastMs(() => cutList(problem, solve), 3).toFixed(0);
+    console.log(`  ${name}: ${ms} ms, ${bars}, ${found.proved ? "proved" : "NOT PROVED"}`);
   }
 }
 
@@ -100,11 +117,21 @@ function enlarge(input: PlanInput, times: number): PlanInput {
   const shift = (copy: number, id: number) => copy * 100_000 + id;
   return {
     ...input,
-    pools: copies.flatMap((copy) => input.pools.map((pool) => ({ ...pool, id: shift(copy, pool.id) }))),
-    varieties: copies.flatMap((copy) => input.varieties.map((variety) => ({ ...variety, id: shift(copy, variety.id), stages: variety.stages.map((stage) => ({ ...stage, poolId: shift(copy, stage.poolId) })) }))),
-    batches: copies.flatMap((copy) => input.batches.map((batch) => ({ ...batch, id: shift(copy, batch.id), varietyId: shift(copy, batch.varietyId) }))),
-    orders: copies.flatMap((copy) => input.orders.map((order) => ({ ...order, id: shift(copy, order.id), varietyId: shift(copy, order.varietyId) }))),
-  }; // prettier-ignore
+    growingAreas: copies.flatMap((copy) => input.growingAreas.map((area) => ({ ...area, id: shift(copy, area.id) }))),
+    varieties: copies.flatMap((copy) =>
+      input.varieties.map((variety) => ({
+        ...variety,
+        id: shift(copy, variety.id),
+        stages: variety.stages.map((stage) => ({ ...stage, growingAreaId: shift(copy, stage.growingAreaId) })),
+      })),
+    ),
+    batches: copies.flatMap((copy) =>
+      input.batches.map((batch) => ({ ...batch, id: shift(copy, batch.id), varietyId: shift(copy, batch.varietyId) })),
+    ),
+    orders: copies.flatMap((copy) =>
+      input.orders.map((order) => ({ ...order, id: shift(copy, order.id), varietyId: shift(copy, order.varietyId) })),
+    ),
+  };
 }
 
 /** Server time of each main page, from the request to the last byte, on a warmed server. */
@@ -151,12 +178,19 @@ async function scriptBench(url: string, cookie: string) {
   await browser.close();
 }
 
-async function demoSeason(databaseUrl: string): Promise<Season> {
+async function demoSeason(databaseUrl: string): Promise<Worked> {
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
   const rows = await gardenRows(pool, 1);
-  const rain = await rainNormals(pool, 1);
   await pool.end();
-  return workOutSeason({ gardenId: 1, today: today("UTC") } as Session, rows, rain);
+  return workOut(rows, NO_FACTS, today("UTC"));
+}
+
+/** The least of each, measured in turn, so that a busy moment of the machine meets all of them. */
+function leastInTurn<const Works extends readonly (() => unknown)[]>(works: Works, times: number) {
+  const least = works.map(() => Infinity);
+  for (let time = 0; time < times; time++)
+    works.forEach((work, index) => (least[index] = Math.min(least[index]!, leastMs(work, 1))));
+  return least as { [Index in keyof Works]: number };
 }
 
 /** The least disturbed of several runs: what else the machine does can only add. */

@@ -19,7 +19,18 @@ const ASKED_P95_MS = 150;
 const TICK_MS = 10;
 const SECONDS_BETWEEN = 4;
 const NAMES = ["ines", "tomas", "oke", "priya", "school"];
-const SHEETS = ["/round", "/batches", "/round/log", "/place", "/water", "/feed", "/round?item=reading%3A1", "/batches/orders", "/growth", "/people/history"]; // prettier-ignore
+const SHEETS = [
+  "/round",
+  "/batches",
+  "/round/log",
+  "/place",
+  "/water",
+  "/feed",
+  "/round?item=reading%3A1",
+  "/batches/orders",
+  "/growth",
+  "/people/history",
+];
 
 /** The tool's own types are of an older version. */
 const loadTest = loadtest.loadTest as unknown as (options: {
@@ -45,7 +56,7 @@ await withDemo(async ({ url, webPid, postgresPid }) => {
   const streams = cookies.map((cookie) => stream(url, cookie));
   for (const sheet of SHEETS)
     await fetch(url + sheet, { headers: { cookie: cookies[0]! } }).then((answer) => answer.text());
-  const told: Told[] = [];
+  const results: Result[] = [];
   const countFrom = Date.now() + WARM_SECONDS * 1000;
   let before = [0, 0] as readonly [number, number];
   setTimeout(() => (before = [workDone(webPid), workDone(postgresPid)]), WARM_SECONDS * 1000);
@@ -70,7 +81,7 @@ await withDemo(async ({ url, webPid, postgresPid }) => {
         },
         statusCallback(_error, result) {
           if (Date.now() < countFrom) return;
-          told.push({
+          results.push({
             ms: result?.requestElapsed ?? NaN,
             status: result?.statusCode ?? 0,
             refused: Boolean(result?.body?.includes('"ok":false')),
@@ -81,19 +92,19 @@ await withDemo(async ({ url, webPid, postgresPid }) => {
   );
   for (const stop of streams) stop();
   const cpuMs = [workDone(webPid) - before[0], workDone(postgresPid) - before[1]].map((ticks) => ticks * TICK_MS);
-  report(told, cpuMs as [number, number]);
+  report(results, cpuMs as [number, number]);
 });
 
-interface Told {
+interface Result {
   readonly ms: number;
   readonly status: number;
   readonly refused: boolean;
 }
 
-function report(told: readonly Told[], [webMs, postgresMs]: readonly [number, number]) {
-  const answered = told.filter(({ status }) => status > 0);
+function report(results: readonly Result[], [webMs, postgresMs]: readonly [number, number]) {
+  const answered = results.filter(({ status }) => status > 0);
   console.log(
-    `\n${PEOPLE} people for ${SECONDS} s, one request each ${SECONDS_BETWEEN} s, one in five a write, after ${WARM_SECONDS} s that do not count: ${told.length} requests`,
+    `\n${PEOPLE} people for ${SECONDS} s, one request each ${SECONDS_BETWEEN} s, one in five a write, after ${WARM_SECONDS} s that do not count: ${results.length} requests`,
   );
   if (answered.length === 0) {
     console.log("  none was answered: the tool's own requests failed, so that this says nothing about the server");
@@ -102,7 +113,7 @@ function report(told: readonly Told[], [webMs, postgresMs]: readonly [number, nu
   }
   const times = answered.map(({ ms }) => ms).sort((a, b) => a - b);
   const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))]!.toFixed(0);
-  const count = (test: (one: Told) => boolean) => told.filter(test).length;
+  const count = (test: (one: Result) => boolean) => results.filter(test).length;
   const [lost, failed, busy, refused] = [
     count(({ status }) => status === 0),
     count(({ status }) => status >= 500 && status !== 503),
@@ -127,7 +138,9 @@ function turns(person: number, viewer: boolean) {
   return Array.from({ length: 20 }, (_, turn) => {
     const sheet = { method: "GET", path: SHEETS[(turn * 3 + person) % SHEETS.length]!, headers: {}, body: "" };
     if (turn % 5 !== 4 || viewer) return sheet;
-    return turn % 2 === 0 ? write("addNote", { title: `Seen by ${person}`, place: "Leaf bank", day: FIXED_DAY, note: "" }) : write("enterReading", { loopId: 1 + (person % 2), ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 580, sure: true }); // prettier-ignore
+    return turn % 2 === 0
+      ? write("addNote", { title: `Seen by ${person}`, place: "Leaf bank", day: FIXED_DAY, note: "" })
+      : write("enterReading", { loopId: 1 + (person % 2), ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 580, sure: true });
   });
 }
 

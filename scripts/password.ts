@@ -26,7 +26,7 @@ main().catch((error: unknown) => {
 });
 
 async function main() {
-  if (!name) throw new Error("Say whose: npm run password -- NAME, the name that is typed at the door.");
+  if (!name) throw new Error("Say whose: npm run password -- NAME, the sign-in name.");
   await onOwnerDatabase(demo, async (ownerUrl) => {
     const client = new pg.Client({ connectionString: ownerUrl });
     await client.connect();
@@ -46,7 +46,7 @@ async function setPassword(client: pg.Client, accountId: number) {
   if (password.length < LEAST_PASSWORD)
     throw new Error(`The password is shorter than ${LEAST_PASSWORD} characters; nothing was changed.`);
   const note = (kind: string) =>
-    client.query("insert into door_event (account_id, kind) values ($1, $2)", [accountId, kind]);
+    client.query("insert into access_event (account_id, kind) values ($1, $2)", [accountId, kind]);
   await client.query("begin");
   await client.query("update account set password_hash = $2, links_void_at = now() where id = $1", [
     accountId,

@@ -54,7 +54,7 @@ async function main() {
   // All that could stop us later is looked at now: nobody waits for minutes to hear it.
   if (packagesMissing || missing.length > 0) checkRoom(packagesMissing);
   if (missing.length > 0) checkRights(missing);
-  sayWhereData();
+  printDataFolder();
   if (packagesMissing) {
     await step("Installing the npm packages", "1 to 2 minutes", installPackages);
     writeFileSync(stamp, hash);
@@ -102,7 +102,7 @@ function checkRights(packages) {
     );
 }
 
-function sayWhereData() {
+function printDataFolder() {
   if (!["start", "demo"].includes(command)) return;
   const { folder, moved } = dataPlace(command === "demo");
   if (moved)

@@ -14,8 +14,6 @@ interface Shot {
   readonly path: string;
   readonly phone?: true;
   readonly light?: "night" | "sun";
-  /** Before the door. */
-  readonly outside?: true;
   readonly prepare?: (page: Page) => Promise<void>;
 }
 
@@ -24,15 +22,19 @@ const SHOTS: readonly Shot[] = [
   { name: "round", path: "/round", prepare: readLeafTank },
   { name: "round-phone", path: "/round", phone: true },
   { name: "slip-phone", path: "/round?item=mix%3A2%3AB", phone: true, light: "night" },
-  { name: "log", path: "/round/log" },
+  { name: "answers", path: "/round/answers" },
+  { name: "answers-phone", path: "/round/answers?q=sow", phone: true, light: "night" },
   {
     name: "place",
     path: "/place",
     prepare: (page) => page.getByRole("slider", { name: /Leaf bank/ }).press("ArrowDown"),
   },
-  { name: "what-if", path: "/place/layouts", prepare: denserLeafBank },
-  { name: "bench", path: "/place/bench", prepare: legsOfTheLeafBank },
+  { name: "what-if", path: "/batches/what-if?set=2" },
+  { name: "setup", path: "/place/setup", prepare: tellFridayHouse },
+  { name: "bench", path: "/place/bench" },
   { name: "water", path: "/water?loop=2" },
+  { name: "lines", path: "/water/lines" },
+  { name: "pump", path: "/water/pump" },
   { name: "supply", path: "/water/supply" },
   { name: "feed", path: "/feed" },
   { name: "stocks", path: "/feed/stocks?loop=2" },
@@ -40,10 +42,6 @@ const SHOTS: readonly Shot[] = [
   { name: "sowing", path: "/growth/sowing" },
   { name: "batches", path: "/batches", prepare: holdBatch },
   { name: "orders", path: "/batches/orders" },
-  { name: "balance", path: "/batches/balance" },
-  { name: "people", path: "/people" },
-  { name: "history", path: "/people/history" },
-  { name: "sign-in", path: "/sign-in", outside: true },
 ];
 
 await withDemo(async ({ url, databaseUrl }) => {
@@ -63,11 +61,10 @@ await withDemo(async ({ url, databaseUrl }) => {
     });
     const [name, value] = cookie.split("=") as [string, string];
     await context.addCookies([{ name: "light", value: shot.light ?? "paper", url }]);
-    if (!shot.outside) await context.addCookies([{ name, value: decodeURIComponent(value), url }]);
+    await context.addCookies([{ name, value: decodeURIComponent(value), url }]);
     const page = await context.newPage();
     await page.goto(url + shot.path);
-    if (shot.outside) await page.waitForLoadState("networkidle");
-    else await page.locator("html[data-live=on]").waitFor({ state: "attached" });
+    await page.locator("html[data-live=on]").waitFor({ state: "attached" });
     await shot.prepare?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: join(FOLDER, `${shot.name}.png`) });
@@ -80,7 +77,13 @@ await withDemo(async ({ url, databaseUrl }) => {
 async function readLeafTank(page: Page) {
   await page.getByRole("link", { name: /Leaf tank: read/ }).click();
   const panel = page.getByRole("region", { name: "Leaf tank" });
-  for (const [label, text] of [["EC", "1.92"], ["pH", "6.7"], ["Water", "21.4"], ["Level", "548"]] as const) await panel.getByRole("textbox", { name: label }).fill(text); // prettier-ignore
+  for (const [label, text] of [
+    ["EC", "1.92"],
+    ["pH", "6.7"],
+    ["Temperature", "21.4"],
+    ["Level", "548"],
+  ] as const)
+    await panel.getByRole("textbox", { name: label }).fill(text);
   await panel.getByRole("button", { name: "Save and work out" }).click();
   await panel.getByText("Too strong").waitFor();
   await page.mouse.move(0, 0);
@@ -91,21 +94,26 @@ async function holdBatch(page: Page) {
   await page.getByRole("button", { name: "A week later" }).click();
 }
 
-/** A copy with its channels' plants nearer to one another, beside the garden as it stands. */
-async function denserLeafBank(page: Page) {
-  await page.getByRole("button", { name: "Put by as it stands" }).click();
-  await page.getByRole("button", { name: "Move and pull" }).click();
-  await page.locator('[data-stand="Leaf bank"]').focus();
-  await page.getByLabel("Pitch, plant to plant").fill("200 mm");
-  await page.getByLabel("Pitch, plant to plant").press("Enter");
-  await page.getByText("+180").first().waitFor();
-  await page.locator('[data-stand="Leaf bank"]').focus();
-}
-
-/** The legs under the leaf bank, planned and proved. */
-async function legsOfTheLeafBank(page: Page) {
-  await page.getByRole("button", { name: "Leaf bank, legs" }).click();
-  await page.getByRole("button", { name: "Save" }).click();
-  await page.getByRole("button", { name: "Plan the cuts" }).click();
-  await page.getByText(/^Proved best/).waitFor();
+/** The tunnel of an example, told by hand. */
+async function tellFridayHouse(page: Page) {
+  const box = (name: string, at = 0) => page.getByRole("textbox", { name, exact: true }).nth(at);
+  for (const kind of ["channels", "channels"])
+    await page.getByRole("button", { name: `Add ${kind}`, exact: true }).click();
+  for (const [name, at, text] of [
+    ["Length", 0, "9 m"],
+    ["Width", 0, "5 m"],
+    ["Name of the place", 0, "Friday house"],
+    ["Channels", 0, "6"],
+    ["Length", 1, "2 m"],
+    ["A plant every", 0, "10 cm"],
+    ["Channels", 1, "14"],
+    ["Length", 2, "4 m"],
+    ["A plant every", 1, "22 cm"],
+    ["Tank", 0, "400 L"],
+    ["Flow at no lift", 0, "3000 L/h"],
+    ["Greatest lift", 0, "3 m"],
+  ] as const)
+    await box(name, at).fill(text);
+  await page.getByRole("combobox", { name: "Used", exact: true }).first().selectOption("young");
+  await page.mouse.move(0, 0);
 }

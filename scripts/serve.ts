@@ -2,6 +2,7 @@ import cluster from "node:cluster";
 import { availableParallelism } from "node:os";
 import { join } from "node:path";
 import next from "next";
+import { startRunner } from "../src/server/jobs/runner";
 import { log } from "../src/server/session/log";
 import { growingPause } from "./lib/supervise";
 import { answering } from "./serve/answer";
@@ -60,8 +61,12 @@ async function serve() {
     process.exit(1);
   });
   server.listen(PORT, HOST);
+  const runner = startRunner();
   const stop = async () => {
-    await Promise.race([finish(), new Promise((resolve) => setTimeout(resolve, FINISH_MS))]);
+    await Promise.race([
+      Promise.all([finish(), runner.stop()]),
+      new Promise((resolve) => setTimeout(resolve, FINISH_MS)),
+    ]);
     process.exit(0);
   };
   for (const signal of ["SIGINT", "SIGTERM"] as const) process.on(signal, () => void stop());

@@ -6,7 +6,7 @@ import { appUrl } from "./lib/appRole";
 import { backUp, backupDue } from "./lib/backup";
 import { ensureDatabase, startCluster, type Cluster } from "./lib/cluster";
 import { DATABASE, dataFolder, forgetRunning, noteRunning, running } from "./lib/data";
-import { keptSecret } from "./lib/keep";
+import { keptSecret } from "./lib/writeWhole";
 import { logLine, openLog, type LogFile } from "./lib/logFile";
 import { migrate } from "./lib/migrate";
 import { plainWords } from "./lib/plainWords.mjs";
@@ -72,7 +72,7 @@ async function database(): Promise<string> {
 
 function cookieSecret(): string {
   const { secret, wasTorn } = keptSecret(join(DATA, "secret"));
-  if (wasTorn) say("The secret of the cookies could not be read; it was made anew. Everybody signs in once more.");
+  if (wasTorn) say("The secret of the cookies could not be read; it was made again. Everybody signs in once more.");
   return secret;
 }
 

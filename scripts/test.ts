@@ -17,7 +17,7 @@ import { buildIfStale } from "./lib/web";
 import { FIXED_DAY } from "./lib/withDemo";
 import { BARE_KEEPER } from "../tests/journeys/people";
 
-/** `npm test -- unit | database | browser [name]` runs one part, for whoever works on it; without words all of it. */
+/** `npm test -- unit | component | database | browser [name]` runs one part, for whoever works on it; without words all of it. */
 const [only, ...names] = process.argv.slice(2);
 const wants = (part: string) => only === undefined || only === part;
 
@@ -49,11 +49,13 @@ async function main() {
     };
     const manners = async () => {
       await check("lint", "eslint", ".", "--max-warnings", "0");
+      await check("floors and rooms", "depcruise", "src", "--config", ".dependency-cruiser.mjs");
       await check("format", "prettier", "--check", ".");
     };
     await Promise.all([types(), manners()]);
   }
   if (wants("unit")) await jest("unit", {});
+  if (wants("component")) await jest("component", {});
   if (!wants("database") && !wants("browser")) return;
   cluster = await startCluster(folder, { throwaway: true });
   const secret = randomBytes(24).toString("hex");
@@ -92,7 +94,7 @@ async function templates(on: Cluster, secret: string): Promise<string> {
   return app.toString();
 }
 
-/** A session for everybody of a template, so that journeys begin behind the door. @returns cookies by sign-in name */
+/** A session for everybody of a template, so that journeys begin signed in. @returns cookies by sign-in name */
 async function signedIn(databaseUrl: string, secret: string): Promise<Record<string, string>> {
   const client = new pg.Client({ connectionString: databaseUrl });
   await client.connect();
@@ -111,7 +113,14 @@ async function signedIn(databaseUrl: string, secret: string): Promise<Record<str
 }
 
 async function bareGarden(databaseUrl: string) {
-  const garden = { gardenName: "New garden", place: "", latitudeDeg: 40, timeZone: "UTC", currency: "€", unitSystem: "metric" } as const; // prettier-ignore
+  const garden = {
+    gardenName: "New garden",
+    place: "",
+    latitudeDeg: 40,
+    timeZone: "UTC",
+    currency: "€",
+    unitSystem: "metric",
+  } as const;
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
   await transaction(
     async (db) => createOwnGarden(db, await createAccount(db, BARE_KEEPER), BARE_KEEPER.name, garden),

@@ -1,4 +1,6 @@
 import fc from "fast-check";
+import { METRIC } from "../../src/core/units/dimensions";
+import { refusalWords } from "../../src/features/frame/refusalWords";
 import type { ActionResult } from "../../src/server/session/result";
 import { SAMPLES, type Rows } from "../../tests/database/samples";
 import { actionId, caller, resultIn } from "../lib/calls";
@@ -25,7 +27,7 @@ export interface FuzzReport {
 
 const OPEN_PAGES_EACH = 500;
 /** Commands that may end the session, or shut its person out. */
-const TELLS_ON_THE_ACCOUNT = /signOut|end|password|garden|role|member|factor/iu;
+const CHANGES_THE_ACCOUNT = /signOut|end|password|garden|role|member|factor/iu;
 /** Words that no person should read: what was not worked out, what is the database's, what is the program's. */
 const UNFIT =
   /\[object \w+\]|\bundefined\b|\bNaN\b|syntax error at|failed custom|Cannot read|is not a function|_check\b|_fkey\b|violates|\bat \w+ \(.*:\d+:\d+\)/u;
@@ -51,7 +53,7 @@ export async function fuzz({ url, rows, calls, seed }: FuzzOptions): Promise<Fuz
     const problem = problemIn(call, answer, result);
     if (problem) faults.push(`${index}: ${describe(call, name)} → ${problem}`);
     const isTime = (index + 1) % OPEN_PAGES_EACH === 0 || index + 1 === calls;
-    if (isTime || /401$/u.test(status) || TELLS_ON_THE_ACCOUNT.test(name ?? "")) cookie = await signedIn(url, rows);
+    if (isTime || /401$/u.test(status) || CHANGES_THE_ACCOUNT.test(name ?? "")) cookie = await signedIn(url, rows);
     if (!isTime) continue;
     for (const path of SHEETS) {
       const page = await send(url, { kind: "http", sent: { method: "GET", path, headers: { cookie }, body: "" } });
@@ -63,7 +65,7 @@ export async function fuzz({ url, rows, calls, seed }: FuzzOptions): Promise<Fuz
   return { calls, pagesOpened, statuses, faults };
 }
 
-/** The keeper of the demo garden, at home and signed in again, whatever the calls did to the account. */
+/** The keeper of the demo garden, a member and signed in again, whatever the calls did to the account. */
 async function signedIn(url: string, rows: Rows): Promise<string> {
   await rows("delete from attempt");
   await rows("delete from second_factor");
@@ -111,7 +113,7 @@ function problemIn(call: Call, answer: Answer, result: ActionResult<unknown> | n
   if (answer.status === 0 && call.kind === "http" && Buffer.byteLength(call.sent.body) < 2 * MB)
     return `no answer: ${answer.text}`;
   if (answer.status >= 500) return `${answer.status} ${answer.text.slice(0, 300)}`;
-  if (result && !result.ok && result.status >= 500) return `command ${result.status} ${result.message}`;
+  if (result && !result.ok && result.status >= 500) return `command ${result.status} ${result.reason.kind}`;
   const words = wordsOf(answer, result);
   return UNFIT.test(words) ? `unfit words: ${words.slice(0, 300)}` : null;
 }
@@ -119,7 +121,7 @@ function problemIn(call: Call, answer: Answer, result: ActionResult<unknown> | n
 /** What of an answer a person would read. */
 function wordsOf(answer: Answer, result: ActionResult<unknown> | null): string {
   if (!result) return answer.type.startsWith("text/plain") ? answer.text : "";
-  return result.ok ? "" : [result.message, ...Object.values(result.fields)].join("\n");
+  return result.ok ? "" : [refusalWords(result.reason, METRIC), ...Object.values(result.fields ?? {})].join("\n");
 }
 
 function describe(call: Call, name = ""): string {

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { nasty, paths, put } from "../../tests/database/nasty";
+import { hostile, paths, put } from "../../tests/database/hostile";
 import { actionId } from "../lib/calls";
 import { SHEETS } from "../lib/sheets";
 import { BODIES, SOCKETS } from "./bodies";
@@ -17,7 +17,7 @@ export type MakeCall = (cookie: string) => Call;
 const words = (text: string) => text.split(" ");
 const PATHS = SHEETS.map((sheet) => sheet.split("?")[0]!);
 const ROUTES = words(
-  "/find /round/log.csv /place/layout.json /place/layout.svg /place/stands.csv /batches/plan.json /place/bench/plan /healthz /readyz /sign-in /join /reset /start /garden /nowhere",
+  "/find /round/log.csv /place/layout.json /place/layout.svg /place/stands.csv /batches/plan.json /healthz /readyz /sign-in /join /reset /start /garden /nowhere",
 );
 const METHODS = words("TRACE PUT DELETE PATCH OPTIONS HEAD POST PROPFIND LOCK");
 const QUERIES = words(
@@ -40,7 +40,7 @@ const LONGEST_HEADER = 2000;
 /** All that nobody should send, and somebody will; each kind as often as it is worth. */
 export function nonsense(commands: readonly Command[], origin: string): fc.Arbitrary<MakeCall> {
   const command = fc.constantFrom(...commands);
-  const id = fc.oneof({ weight: 6, arbitrary: fc.uuid({ version: 4 }) }, { weight: 1, arbitrary: nasty });
+  const id = fc.oneof({ weight: 6, arbitrary: fc.uuid({ version: 4 }) }, { weight: 1, arbitrary: hostile });
   const post =
     (path: string, headers: Sent["headers"], body: Sent["body"], isCommand = false): MakeCall =>
     (cookie) =>
@@ -56,10 +56,10 @@ export function nonsense(commands: readonly Command[], origin: string): fc.Arbit
     [
       12,
       fc
-        .tuple(command, fc.nat(), nasty, id)
+        .tuple(command, fc.nat(), hostile, id)
         .map(([{ name, input }, place, bad, act]) => call(name, asJson([spoilt(input, place, bad), act]))),
     ],
-    [2, fc.tuple(command, nasty).map(([{ name }, bad]) => call(name, asJson(bad)))],
+    [2, fc.tuple(command, hostile).map(([{ name }, bad]) => call(name, asJson(bad)))],
     [
       3,
       fc
@@ -69,16 +69,16 @@ export function nonsense(commands: readonly Command[], origin: string): fc.Arbit
     [
       2,
       fc
-        .tuple(fc.string({ maxLength: 60 }), nasty)
+        .tuple(fc.string({ maxLength: 60 }), hostile)
         .map(([junk, bad]) =>
           post("/round", { ...commandHeaders("addNote"), "next-action": latin(junk) }, asJson([bad])),
         ),
     ],
     [5, fc.tuple(fc.constantFrom(...PATHS, ...ROUTES), query).map(([path, text]) => get(`${path}?${text}`))],
-    [2, fc.array(nasty, { minLength: 1, maxLength: 3 }).map((parts) => get(`/${parts.map(encoded).join("/")}`))],
+    [2, fc.array(hostile, { minLength: 1, maxLength: 3 }).map((parts) => get(`/${parts.map(encoded).join("/")}`))],
     [
       2,
-      fc.tuple(fc.constantFrom(...METHODS), fc.constantFrom(...SHEETS, ...ROUTES), nasty).map(
+      fc.tuple(fc.constantFrom(...METHODS), fc.constantFrom(...SHEETS, ...ROUTES), hostile).map(
         ([method, path, bad]) =>
           (cookie) =>
             http({ method, path, headers: { cookie, origin }, body: method === "HEAD" ? "" : asJson(bad) }),
@@ -87,17 +87,16 @@ export function nonsense(commands: readonly Command[], origin: string): fc.Arbit
     [
       2,
       fc
-        .tuple(fc.constantFrom(...SHEETS), fc.constantFrom(...HEADERS), nasty)
+        .tuple(fc.constantFrom(...SHEETS), fc.constantFrom(...HEADERS), hostile)
         .map(([path, name, bad]) => get(path, { [name]: latin(textOf(bad)).slice(0, LONGEST_HEADER) })),
     ],
-    [1, nasty.map((bad) => post("/place/bench/plan", { "content-type": "application/json" }, asJson(bad)))],
     [1, bytesOr(SOCKETS, 300).map((bytes): MakeCall => () => ({ kind: "socket", bytes }))],
   ];
   return fc.oneof(...kinds.map(([weight, arbitrary]) => ({ weight, arbitrary })));
 }
 
 const query = fc
-  .array(fc.tuple(fc.constantFrom(...QUERIES), nasty), { maxLength: 3 })
+  .array(fc.tuple(fc.constantFrom(...QUERIES), hostile), { maxLength: 3 })
   .map((parts) => parts.map(([name, value]) => `${name}=${encoded(value)}`).join("&"));
 
 function bytesOr(known: readonly Buffer[], maxLength: number): fc.Arbitrary<Buffer> {

@@ -1,20 +1,20 @@
 import pg from "pg";
 
-/** What the application may do with the tables: read and write, but not rewrite the memory or the log. */
+/** What the application may do with the tables: read and write, but not rewrite the history or the log. */
 const GRANTS = (role: string) => `
   grant usage on schema public to ${role};
   grant select, insert, update, delete on all tables in schema public to ${role};
   grant usage on all sequences in schema public to ${role};
-  revoke update, delete on change, door_event from ${role};
+  revoke update, delete on change, access_event from ${role};
   revoke delete on log_entry from ${role};
   revoke insert, update, delete on installation, backup_run from ${role};
   revoke insert, update, delete on migration from ${role};`;
 
 /**
  * Gives the address under which the application connects: a role that row-level security binds. An owner that security
- * binds already, because it is no superuser and all walls are forced, serves itself; otherwise a role is made for it.
+ * binds already, because it is no superuser and row-level security is forced, is used itself; otherwise a role is made for it.
  *
- * @param password kept by the caller; set anew on each start
+ * @param password kept by the caller; set again on each start
  */
 export async function appUrl(ownerUrl: string, password: string): Promise<string> {
   const url = new URL(ownerUrl);
@@ -28,14 +28,16 @@ export async function appUrl(ownerUrl: string, password: string): Promise<string
     if (!free) return ownerUrl;
     if (!makes)
       throw new Error(
-        "The role of DATABASE_URL sees over the walls between gardens and may not make one that does not. Give it CREATEROLE, or use a role without BYPASSRLS.",
+        "The role of DATABASE_URL bypasses row-level security, which keeps gardens apart, and may not create a role that does not. Give it CREATEROLE, or use a role without BYPASSRLS.",
       );
     const name = roleName(url.pathname.slice(1));
     const role = pg.escapeIdentifier(name);
     // Starts beside one another would change the same row.
     await client.query("select pg_advisory_lock(4712)");
     const found = await client.query("select 1 from pg_roles where rolname = $1", [name]);
-    await client.query(`${found.rowCount ? "alter" : "create"} role ${role} login nosuperuser nobypassrls password ${pg.escapeLiteral(password)}`); // prettier-ignore
+    await client.query(
+      `${found.rowCount ? "alter" : "create"} role ${role} login nosuperuser nobypassrls password ${pg.escapeLiteral(password)}`,
+    );
     await client.query(GRANTS(role));
     url.username = name;
     url.password = password;

@@ -8,7 +8,7 @@ import type { ActionResult } from "../../src/server/session/result";
 export interface Caller {
   readonly cookie: string;
   call<Value>(action: string, input: unknown, options?: CallOptions): Promise<ActionResult<Value>>;
-  /** @param at another address of the same garden, after it was started anew */
+  /** @param at another address of the same garden, after it was restarted */
   get(path: string, at?: string): Promise<Response>;
 }
 
@@ -17,7 +17,7 @@ export interface CallOptions {
   readonly path?: string;
   /** The id of the act, as the browser makes one; another one each time unless given. */
   readonly act?: string;
-  /** Another address of the same garden, after it was started anew. */
+  /** Another address of the same garden, after it was restarted. */
   readonly url?: string;
 }
 
@@ -25,7 +25,7 @@ interface Manifest {
   readonly node: Readonly<Record<string, { readonly exportedName?: string; readonly filename?: string }>>;
 }
 
-/** A connection that was just being handed to a process that died is never answered: it is given up and asked anew. */
+/** A connection that was just being handed to a process that died is never answered: it is given up and asked again. */
 const LONGEST_MS = 10_000;
 
 /** The id under which the build knows an action. */
@@ -38,7 +38,7 @@ export function actionId(name: string): string {
   return found[0];
 }
 
-/** Signs in through the door and keeps the cookie. */
+/** Signs in and keeps the cookie. */
 export async function caller(url: string, signInName: string, password = DEMO_PASSWORD): Promise<Caller> {
   let cookie = "";
   const call = async <Value>(
@@ -48,17 +48,23 @@ export async function caller(url: string, signInName: string, password = DEMO_PA
   ): Promise<ActionResult<Value>> => {
     const answer = await fetch(at + path, {
       method: "POST",
-      headers: { "next-action": actionId(action), "content-type": "text/plain;charset=UTF-8", accept: "text/x-component", origin: at, cookie },
+      headers: {
+        "next-action": actionId(action),
+        "content-type": "text/plain;charset=UTF-8",
+        accept: "text/x-component",
+        origin: at,
+        cookie,
+      },
       body: JSON.stringify([input, act]),
       redirect: "manual",
       signal: AbortSignal.timeout(LONGEST_MS),
-    }); // prettier-ignore
+    });
     const set = answer.headers.getSetCookie().find((one) => one.startsWith("seed_round="));
     if (set) cookie = set.split(";")[0]!;
     return resultIn<Value>(await answer.text(), answer.status);
   };
   const entered = await call("signIn", { signInName, password }, { path: "/sign-in" });
-  if (!entered.ok) throw new Error(entered.message);
+  if (!entered.ok) throw new Error(entered.reason.kind);
   return {
     cookie,
     call,

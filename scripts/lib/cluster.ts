@@ -5,10 +5,10 @@ import { dirname, join } from "node:path";
 import pg from "pg";
 import { ask } from "./ask";
 import { carryOver, fitOf, setPasswordAlone } from "./carryOver";
-import { keptSecret } from "./keep";
+import { keptSecret } from "./writeWhole";
 import { plainWords } from "./plainWords.mjs";
 import { binaries, requirePassable, unprivilegedOwner, type Owner } from "./postgres";
-import { whileItGetsOn, workDone } from "./progress";
+import { whileItAdvances, workDone } from "./progress";
 import { ended, supervise } from "./supervise";
 
 export { binaries };
@@ -69,7 +69,7 @@ export async function startCluster(folder: string, options: ClusterOptions = {})
       password,
       as(owner),
     );
-    say("The database's own password could not be read; it was made anew.");
+    say("The database's own password could not be read; it was made again.");
   }
   if (fit.kind === "older") {
     say(`The data is of PostgreSQL ${fit.from}; it is carried over to ${fit.to}.`);
@@ -164,13 +164,27 @@ function launch(bin: string, dataDir: string, port: number, owner: Owner | null,
     [
       ...(owner ? [`--reuid=${owner.uid}`, `--regid=${owner.gid}`, "--clear-groups"] : []),
       // The kernel stops the server when we die, however we die.
-      "--pdeathsig", "INT", "--",
-      join(bin, "postgres"), "-D", dataDir, "-p", String(port), "-c", "listen_addresses=127.0.0.1",
-      "-c", "unix_socket_directories=", "-c", "max_connections=60", "-c", "logging_collector=off", ...fast,
+      "--pdeathsig",
+      "INT",
+      "--",
+      join(bin, "postgres"),
+      "-D",
+      dataDir,
+      "-p",
+      String(port),
+      "-c",
+      "listen_addresses=127.0.0.1",
+      "-c",
+      "unix_socket_directories=",
+      "-c",
+      "max_connections=60",
+      "-c",
+      "logging_collector=off",
+      ...fast,
     ],
     // A session of its own, so that Ctrl-C reaches us alone and we stop it in order.
     { stdio: ["ignore", "ignore", "pipe"], detached: true, cwd: dirname(dataDir) },
-  ); // prettier-ignore
+  );
   let text = "";
   server.stderr.on("data", (chunk: Buffer) => (text = (text + chunk.toString()).slice(-4000)));
   return { process: server, output: () => text };
@@ -179,7 +193,7 @@ function launch(bin: string, dataDir: string, port: number, owner: Owner | null,
 /** Waits until the server answers, as long as it gets on: after a power cut it may have much to put right. */
 async function untilReady(url: string, server: ChildProcess, output: () => string) {
   let reason = "";
-  const isThere = await whileItGetsOn({
+  const isThere = await whileItAdvances({
     ready: async () => {
       const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 2000 });
       try {

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { dataPlace } from "./dataPlace.mjs";
-import { writeWhole } from "./keep";
+import { writeWhole } from "./writeWhole";
 
 export const DATABASE = "seed_round";
 

@@ -206,7 +206,7 @@ async function kept(folder: string, titles: readonly string[]): Promise<{ lost: 
   const cluster = await startCluster(folder);
   const rows = await ask<{ title: string; count: number }>(
     cluster.url(DATABASE),
-    "select title, count(*)::integer as count from log_entry where title like 'Note %' group by title",
+    "select what ->> 'title' as title, count(*)::integer as count from log_entry where what ->> 'title' like 'Note %' group by 1",
   ).finally(() => cluster.stop());
   const counts = new Map(rows.map(({ title, count }) => [title, count]));
   return {

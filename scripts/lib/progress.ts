@@ -1,7 +1,7 @@
 import { allProcesses } from "./processes";
 
 const LOOK_MS = 60;
-/** On a busy machine even what runs well stands still for a while. */
+/** On a busy machine even what runs well makes no progress for a while. */
 const STILL_MS = 60_000;
 
 export interface Waiting {
@@ -15,9 +15,9 @@ export interface Waiting {
 
 /**
  * Waits for something that starts, as long as it gets on: a busy machine takes its time.
- * @returns false when it ended, or stood still for a minute
+ * @returns false when it ended, or made no progress for a minute
  */
-export async function whileItGetsOn({ ready, gone, progress }: Waiting, stillMs = STILL_MS): Promise<boolean> {
+export async function whileItAdvances({ ready, gone, progress }: Waiting, stillMs = STILL_MS): Promise<boolean> {
   let last = progress();
   let movedAt = Date.now();
   while (!(await ready())) {

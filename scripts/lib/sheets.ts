@@ -1,11 +1,12 @@
 /** Every sheet of a garden, and the views of those that change most: what looks at all of them takes them from here. */
 export const SHEETS: readonly string[] = [
   ...["/round", "/round?item=mix%3A2%3AB", "/round?item=reading%3A1", "/round/log"],
-  ...["/place", "/place?view=garden", "/place/print", "/place/layouts"],
+  ...["fit", "water", "tank", "sow", "week", "pump"].map((question) => `/round/answers?q=${question}`),
+  ...["/place", "/place?view=garden", "/place/print", "/place?whatif=1", "/place/setup"],
   ...["/place/bench", "/place/bench?part=supports", "/place/bench?part=materials"],
-  ...["/water", "/water?loop=2", "/water/supply"],
+  ...["/water", "/water?loop=2", "/water/lines", "/water/pump", "/water/pump?loop=2", "/water/supply"],
   ...["/feed", "/feed/stocks", "/feed/stocks?loop=3", "/feed/shelf"],
   ...["/growth", "/growth/sowing"],
-  ...["/batches", "/batches/orders", "/batches/balance"],
-  ...["/people", "/people/garden", "/people/history", "/people/history?at=door", "/people/you"],
+  ...["/batches", "/batches/orders", "/batches/balance", "/batches/what-if"],
+  ...["/people", "/people/garden", "/people/history", "/people/history?at=access", "/people/you", "/people/examples"],
 ];

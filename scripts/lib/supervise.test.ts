@@ -1,6 +1,6 @@
 import { growingPause } from "./supervise";
 
-test("the pause doubles while it dies at once, and begins anew after it ran well", () => {
+test("the pause doubles while it dies at once, and starts over after it ran well", () => {
   let now = 0;
   const pause = growingPause(() => now);
   const pauses = [];

@@ -30,7 +30,7 @@ export interface Supervised {
  * Keeps a process running: one that ends by itself is started again after a growing pause.
  *
  * @param first the process as it was started
- * @param again starts it anew
+ * @param again restarts it
  * @param onDeath told each time, with the pause until the next start
  */
 export function supervise(

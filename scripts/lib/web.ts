@@ -6,7 +6,7 @@ import { promisify } from "node:util";
 import { freePort } from "./cluster";
 import { plainWords } from "./plainWords.mjs";
 import { takenWords } from "./ports";
-import { whileItGetsOn, workDone } from "./progress";
+import { whileItAdvances, workDone } from "./progress";
 import { step } from "./step.mjs";
 import { ended, supervise } from "./supervise";
 
@@ -49,7 +49,7 @@ export interface WebServer {
 }
 
 export interface WebEnvironment extends Readonly<Record<string, string>> {
-  /** Of the role that cannot see over the walls between gardens. */
+  /** Of the role that row-level security binds. */
   readonly DATABASE_URL: string;
   /** Seals the cookies. */
   readonly SEED_ROUND_SECRET: string;
@@ -99,7 +99,7 @@ export async function serve(environment: WebEnvironment, options: ServeOptions =
   };
   const url = `http://127.0.0.1:${port}`;
   const server = start();
-  const isThere = await whileItGetsOn({
+  const isThere = await whileItAdvances({
     ready: () => answersAs(url, instance),
     gone: () => server.exitCode !== null || server.signalCode !== null,
     progress: () => workDone(server.pid!),

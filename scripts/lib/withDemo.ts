@@ -8,7 +8,7 @@ import { ensureDatabase, startCluster } from "./cluster";
 import { migrate } from "./migrate";
 import { buildIfStale, serve } from "./web";
 
-/** The day on which the demo garden stands in tests, pictures and measurements. */
+/** Today's date in the demo garden for tests, pictures and measurements. */
 export const FIXED_DAY = "2027-09-02";
 
 /** Runs a piece of work on the built application with the demo garden in a throwaway cluster. */

@@ -1,10 +1,10 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from "node:http";
 import { log } from "../../src/server/session/log";
 import { checkedBody, Unanswerable } from "./body";
-import { namesUs, sayAddress, type Reach } from "./host";
+import { namesUs, printAddress, type Reach } from "./host";
 import type { Known } from "./known";
-import { requireOwnPage, sayPolicy } from "./policy";
-import { turnstile } from "./turnstile";
+import { requireOwnPage, writePolicy } from "./policy";
+import { limiter } from "./limiter";
 import { answerBusy, answerWords } from "./words";
 
 /** Requests that are rendered at once by one process: more would share the same core and the same connections. */
@@ -29,7 +29,7 @@ export interface Answering {
  * in at once, every request leaves a line in the log, and a stop lets running ones finish.
  */
 export function answering(handle: Handle, reach: Reach, known: Known): Answering {
-  const gate = turnstile(MOST_AT_ONCE, PATIENCE_MS);
+  const gate = limiter(MOST_AT_ONCE, PATIENCE_MS);
   const running = new Set<ServerResponse>();
   const streams = new Set<ServerResponse>();
   const server = createServer((request, response) => {
@@ -44,13 +44,13 @@ export function answering(handle: Handle, reach: Reach, known: Known): Answering
     answer(request, response, path).catch((error: unknown) => {
       if (error instanceof Unanswerable) return answerWords(response, error.status, error.message, error.headers);
       log.error({ error, path }, "a request failed");
-      answerWords(response, 500, "This failed here; the reason stands in the log.");
+      answerWords(response, 500, "This failed here; the reason is in the log.");
     });
   });
   async function answer(request: IncomingMessage, response: ServerResponse, path: string): Promise<void> {
     if (!namesUs(request, reach)) throw new Unanswerable(421, "This name does not lead here.");
-    sayAddress(request, reach);
-    if (!FILES.test(path)) sayPolicy(request, response);
+    printAddress(request, reach);
+    if (!FILES.test(path)) writePolicy(request, response);
     const checked = await checkedRequest(request, path, known);
     if (FREE.test(path)) return handle(checked, response);
     const leave = await gate.enter();

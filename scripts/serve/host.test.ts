@@ -1,5 +1,5 @@
 import type { IncomingMessage } from "node:http";
-import { namesUs, sayAddress } from "./host";
+import { namesUs, printAddress } from "./host";
 
 const asked = (headers: Record<string, string>) =>
   ({ headers: { ...headers }, socket: { remoteAddress: "127.0.0.1" } }) as unknown as IncomingMessage;
@@ -27,8 +27,8 @@ test("behind a proxy its names are us; without a name given, the host has to be 
 
 test("the address is the socket's, or the one that the nearest trusted proxy saw", () => {
   const request = asked({ "x-forwarded-for": "9.9.9.9, 10.0.0.7", "x-forwarded-proto": "https" });
-  sayAddress(request, { ...alone, proxies: 1 });
+  printAddress(request, { ...alone, proxies: 1 });
   expect(request.headers["x-seed-round-address"]).toBe("10.0.0.7");
-  sayAddress(request, alone);
+  printAddress(request, alone);
   expect(request.headers).toEqual({ "x-seed-round-address": "127.0.0.1" });
 });

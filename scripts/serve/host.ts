@@ -1,6 +1,6 @@
 import type { IncomingMessage } from "node:http";
 
-/** How the server is reached: its own port, and what stands before it. */
+/** How the server is reached: its own port, and what is in front of it. */
 export interface Reach {
   readonly port: number;
   /** How many proxies in front of us may say for whom and under which name they ask; none unless said. */
@@ -24,7 +24,7 @@ export function namesUs({ headers }: IncomingMessage, { port, proxies, names }: 
 }
 
 /** The address we saw ourselves, or that a trusted proxy saw; what the request itself claims counts for nothing. */
-export function sayAddress(request: IncomingMessage, { proxies }: Reach): void {
+export function printAddress(request: IncomingMessage, { proxies }: Reach): void {
   const { headers, socket } = request;
   const claimed = String(headers["x-forwarded-for"] ?? "")
     .split(",")

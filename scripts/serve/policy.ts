@@ -6,7 +6,7 @@ import { Unanswerable } from "./body";
  * What a browser may do with a page of ours: only our own scripts run, by a nonce of this answer's own, and nobody may frame,
  * sniff or embed us. The application reads the nonce and the path from the request.
  */
-export function sayPolicy({ headers, url }: IncomingMessage, response: ServerResponse): void {
+export function writePolicy({ headers, url }: IncomingMessage, response: ServerResponse): void {
   const nonce = Buffer.from(randomUUID()).toString("base64");
   const policy = [
     "default-src 'none'",

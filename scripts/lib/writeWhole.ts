@@ -28,7 +28,7 @@ export function flushFolder(folder: string): void {
   }
 }
 
-/** A secret and whether it had to be made anew because the kept one could not be read. */
+/** A secret and whether it had to be made again because the kept one could not be read. */
 export interface KeptSecret {
   readonly secret: string;
   readonly isNew: boolean;
@@ -36,7 +36,7 @@ export interface KeptSecret {
   readonly wasTorn: boolean;
 }
 
-/** A random secret, made on the first start and kept for its owner alone; one that cannot be read is made anew. */
+/** A random secret, made on the first start and kept for its owner alone; one that cannot be read is made again. */
 export function keptSecret(file: string): KeptSecret {
   const found = existsSync(file) ? readFileSync(file, "utf8").trim() : null;
   if (found !== null && SECRET.test(found)) return { secret: found, isNew: false, wasTorn: false };

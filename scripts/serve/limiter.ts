@@ -1,5 +1,5 @@
 /** Lets so many in at once; the others wait their turn, but not for ever. */
-export interface Turnstile {
+export interface Limiter {
   /** @returns a function to call on leaving, or null for who waited too long */
   enter(): Promise<(() => void) | null>;
 }
@@ -13,7 +13,7 @@ interface Waiting {
  * @param most who may be inside at once
  * @param patienceMs how long the others wait at most
  */
-export function turnstile(most: number, patienceMs: number): Turnstile {
+export function limiter(most: number, patienceMs: number): Limiter {
   let inside = 0;
   const queue = new Set<Waiting>();
   const leave = () => {

@@ -1,14 +1,14 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { keptSecret } from "./keep";
+import { keptSecret } from "./writeWhole";
 import { noteRunning, running } from "./data";
 
 let folder: string;
 beforeEach(() => (folder = mkdtempSync(join(tmpdir(), "seed-round-keep-"))));
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-test("a secret is kept; one torn by a power cut is made anew and said to be", () => {
+test("a secret is kept; one torn by a power cut is made again and said to be", () => {
   const file = join(folder, "secret");
   const first = keptSecret(file);
   expect(first).toMatchObject({ isNew: true, wasTorn: false });

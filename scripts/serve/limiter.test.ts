@@ -1,10 +1,10 @@
-import { turnstile } from "./turnstile";
+import { limiter } from "./limiter";
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
 test("so many are inside at once, the others come in as they leave, in their order", async () => {
-  const { enter } = turnstile(2, 2000);
+  const { enter } = limiter(2, 2000);
   const [first, second] = [await enter(), await enter()];
   const came: string[] = [];
   void enter().then((out) => came.push(`third ${out !== null}`));
@@ -21,7 +21,7 @@ test("so many are inside at once, the others come in as they leave, in their ord
 });
 
 test("who waited too long is sent away and leaves its place to nobody's loss", async () => {
-  const { enter } = turnstile(1, 2000);
+  const { enter } = limiter(1, 2000);
   const out = await enter();
   const late = enter();
   await jest.advanceTimersByTimeAsync(2001);
