@@ -1,10 +1,15 @@
+import { RECIPE, RECIPE_SALT } from "../../src/core/garden/entities/feed";
+import { formOf, idOf } from "./samples/lib";
 import { demoGarden } from "./demoGarden";
+import { subjectOf } from "../../src/core/round/log";
+import { taskTitle } from "../../src/features/round/words";
+import { said } from "./said";
 import { signedInAs } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-const { rows, owner } = demoGarden(() => signedInAs("ines"));
+const { rows } = demoGarden(() => signedInAs("ines"));
 
 const round = () => import("../../src/server/round/actions");
 const todaysItems = async () => {
@@ -12,9 +17,9 @@ const todaysItems = async () => {
   return (await todayRound()).items;
 };
 const keyOf = async (kind: string, title: string) =>
-  (await todaysItems()).find((item) => item.kind === kind && item.title.includes(title))!.key;
+  (await todaysItems()).find(({ task }) => task.kind === kind && taskTitle(task).includes(title))!.key;
 
-test("ticking a move begins the stage and writes the log; undo takes back exactly that", async () => {
+test("ticking a move begins the stage and writes the log; undo reverts exactly that", async () => {
   const { tickItem, undoEntry } = await round();
   const key = await keyOf("move", "Mizuna");
   const [, batchId, position] = key.split(":");
@@ -27,9 +32,9 @@ test("ticking a move begins the stage and writes the log; undo takes back exactl
     ),
   ).toEqual([{ plants: 9, day: 21063 }]);
   expect((await todaysItems()).some((item) => item.key === key)).toBe(false);
-  expect(await tickItem({ key, actual: null, note: "" })).toMatchObject({
+  expect(said(await tickItem({ key, actual: null, note: "" }))).toMatchObject({
     ok: false,
-    message: expect.stringContaining("not on today's round any more"),
+    message: expect.stringContaining("no longer on today's round"),
   });
   expect(await undoEntry({ entryId: (done as { value: number }).value })).toMatchObject({ ok: true });
   expect(await rows("select 1 from batch_stage where batch_id = $1 and position = $2", [batchId, position])).toEqual(
@@ -37,11 +42,11 @@ test("ticking a move begins the stage and writes the log; undo takes back exactl
   );
   expect((await todaysItems()).some((item) => item.key === key)).toBe(true);
   expect(await undoEntry({ entryId: (done as { value: number }).value })).toMatchObject({ ok: false });
-  const [entry] = await rows<{ actual: { done: number }; undone_by: number }>(
-    "select actual, undone_by from log_entry where item_key = $1",
+  const [entry] = await rows<{ done: number; undone_by: number }>(
+    "select (what ->> 'done')::integer as done, undone_by from log_entry where item_key = $1",
     [key],
   );
-  expect(entry!.actual.done).toBe(9);
+  expect(entry!.done).toBe(9);
   expect(entry!.undone_by).not.toBeNull();
 });
 
@@ -77,8 +82,27 @@ test("clearing a batch ends it; the round does not ask again", async () => {
   );
   await rows("update batch_stage set begun_on = begun_on - 40 where batch_id = $1", [standing!.batch_id]);
   const key = `wash:${standing!.batch_id}:2`;
-  expect((await todaysItems()).find((item) => item.key === key)?.title).toMatch(/^Clear and wash leaf bank, channel/);
-  expect(await tickItem({ key, actual: null, note: "" })).toMatchObject({ ok: true });
+  expect((await todaysItems()).find((item) => item.key === key)?.task).toMatchObject({
+    clears: true,
+    where: { growingArea: "Leaf bank", lines: expect.stringMatching(/^channel/u) },
+  });
+  // What became of what was never picked is asked first.
+  expect(said(await tickItem({ key, actual: null, note: "" }))).toMatchObject({
+    ok: false,
+    fields: { picked: expect.stringMatching(/^Say what became of the \d+ heads left/u) },
+  });
+  expect(said(await tickItem({ key, actual: null, picked: 2.5, thrownAway: 0, note: "" }))).toMatchObject({
+    ok: false,
+    fields: { picked: "Only whole heads count: 2.5 is not a whole number." },
+  });
+  const cleared = await tickItem({ key, actual: null, picked: 2, thrownAway: 5, note: "" });
+  expect(cleared).toMatchObject({ ok: true });
+  expect(
+    await rows(
+      "select what ->> 'picked' as picked, what ->> 'thrownAway' as thrown from log_entry where item_key = $1",
+      [key],
+    ),
+  ).toEqual([{ picked: "2", thrown: "5" }]);
   expect(
     await rows("select cleared_day - date '1970-01-01' as day from batch where id = $1", [standing!.batch_id]),
   ).toEqual([{ day: 21063 }]);
@@ -88,48 +112,125 @@ test("clearing a batch ends it; the round does not ask again", async () => {
 test("a reading with a likely slip is asked about, one over the rim is refused, and neither is kept", async () => {
   const { enterReading } = await round();
   const reading = { loopId: 1, ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 580, sure: false };
-  expect(await enterReading({ ...reading, ecMsPerCm: 14 })).toMatchObject({
+  expect(said(await enterReading({ ...reading, ecMsPerCm: 14 }))).toMatchObject({
     ok: false,
-    fields: { ecMsPerCm: expect.stringContaining("Was it CF 14?") },
+    fields: { ecMsPerCm: expect.stringContaining("Was it CF 14") },
   });
-  expect(await enterReading({ ...reading, levelL: 900 })).toMatchObject({
+  expect(said(await enterReading({ ...reading, levelL: 900 }))).toMatchObject({
     ok: false,
     fields: { levelL: "Level is 900 L; the tank holds 750 L." },
   });
-  expect(await enterReading({ ...reading, ph: 58 })).toMatchObject({
+  expect(said(await enterReading({ ...reading, ph: 58 }))).toMatchObject({
     ok: false,
     fields: { ph: expect.stringContaining("it must be from 0 to 14") },
   });
-  expect(await enterReading({ ...reading, loopId: 77 })).toMatchObject({
+  expect(said(await enterReading({ ...reading, loopId: 77 }))).toMatchObject({
     ok: false,
-    message: "This tank is not there any more.",
+    message: "This tank is no longer there.",
   });
   expect(await rows("select 1 from reading where origin = 'hand' and at::date = '2027-09-02'")).toEqual([]);
-  expect(await enterReading(reading)).toMatchObject({ ok: true });
+  expect(said(await enterReading({ ...reading, ecMsPerCm: null, ph: null, waterC: null, levelL: null }))).toMatchObject(
+    {
+      ok: false,
+      fields: { form: "Nothing was read: write at least one figure" },
+    },
+  );
+  expect(await rows("select 1 from reading where origin = 'hand' and at::date = '2027-09-02'")).toEqual([]);
+  expect(await enterReading({ ...reading, waterC: null })).toMatchObject({ ok: true });
 });
 
-test("a correction stands beside the first value; only figures that the entry has can be corrected", async () => {
-  const { correctEntry } = await round();
-  const [entry] = await rows<{ id: number; actual: Record<string, number> }>(
-    "select id::integer, actual from log_entry where kind = 'reading' and day = '2027-08-30' and loop_id = 1",
+test("a slip is kept with its reading: what is dosed is what was read, then the tank is read again", async () => {
+  const { enterReading, doseDone, skipItem, undoEntry } = await round();
+  const tank = async (kind: string) =>
+    (await todaysItems()).find(({ task }) => task.kind === kind && subjectOf(task).loopId === 4)?.key;
+  const weak = { loopId: 4, ecMsPerCm: 0.8, ph: 6.1, waterC: 20, levelL: 90, sure: true };
+  const read = (await enterReading(weak)) as { value: number };
+  expect(await tank("bring-back")).toBe(`bring-back:${read.value}`);
+  const [kept] = await rows<{ slip: { steps: { do: string; saltId?: number; grams?: number }[] } }>(
+    "select what -> 'slip' as slip from log_entry where id = $1",
+    [read.value],
   );
-  expect(await correctEntry({ entryId: entry!.id, values: { storedL: 5 }, note: "no" })).toMatchObject({
+  const salts = kept!.slip.steps.filter((step) => step.do === "salt");
+  expect(salts.length).toBeGreaterThan(0);
+  const shelf = () => rows<{ id: number; g: number }>("select id, on_hand_g as g from salt order by id");
+  const before = await shelf();
+  // The recipe changes meanwhile; what was read and shown is what is booked.
+  await rows("update recipe set ec_ms_per_cm = ec_ms_per_cm + 0.1, ec_high = ec_high + 0.1");
+  const dosed = (await doseDone({ entryId: read.value })) as { value: number };
+  const after = await shelf();
+  for (const { saltId, grams } of salts) {
+    const [from, to] = [before, after].map((list) => list.find(({ id }) => id === saltId)!.g);
+    expect(to).toBeCloseTo(Math.max(0, from! - grams!), 6);
+  }
+  expect(await tank("bring-back")).toBeUndefined();
+  expect(await tank("read-again")).toBe(`read-again:${dosed.value}`);
+  await undoEntry({ entryId: dosed.value });
+  expect(await tank("read-again")).toBeUndefined();
+  expect(await tank("bring-back")).toBe(`bring-back:${read.value}`);
+  expect(await skipItem({ key: `bring-back:${read.value}`, reason: "the tank is changed tomorrow" })).toMatchObject({
+    ok: true,
+  });
+  expect(await tank("bring-back")).toBeUndefined();
+  await rows("update recipe set ec_ms_per_cm = ec_ms_per_cm - 0.1, ec_high = ec_high - 0.1");
+});
+
+test("a unit is chosen from the garden's list, and one in use stays", async () => {
+  const { saveHarvestUnit, removeHarvestUnit } = await import("../../src/server/growth/actions");
+  const made = (await saveHarvestUnit({ id: null, opened: null, name: "crates", divisible: false })) as {
+    value: number;
+  };
+  expect(said(await saveHarvestUnit({ id: null, opened: null, name: "crates", divisible: true }))).toMatchObject({
+    ok: false,
+    fields: { name: "Another unit has this name." },
+  });
+  await rows("update variety set unit_id = $1 where name = 'Watercress'", [made.value]);
+  expect(said(await removeHarvestUnit({ id: made.value }))).toMatchObject({
+    ok: false,
+    message: "It is still used (crops): take it out there first.",
+  });
+});
+
+test("what is on hand of a material is found again by its id", async () => {
+  const { saveMaterial } = await import("../../src/server/place/benchActions");
+  const { materials } = await import("../../src/server/place/benchQueries");
+  const { materialList } = await import("../../src/core/place/layout/materials");
+  await saveMaterial({ id: "net-cup:50", onHand: 100, priceEach: 0.2 });
+  await saveMaterial({ id: "net-cup:50", onHand: 120, priceEach: 0.2 });
+  const shelf = await materials(
+    { query: async (text: string, values: unknown[]) => ({ rows: await rows(text, values) }) } as never,
+    1,
+  );
+  const banks = await rows<{ spec: never }>(
+    "select spec from stand where kind = 'channel-bank' and (spec ->> 'holeMm')::float = 50",
+  );
+  const lines = materialList(
+    banks.map(({ spec }) => spec),
+    0,
+    shelf,
+  );
+  expect(lines.find(({ id }) => id === "net-cup:50")).toMatchObject({ what: "net cup", onHand: 120 });
+});
+
+test("a correction is kept beside the first value; only figures that the entry has can be corrected", async () => {
+  const { correctEntry } = await round();
+  const [entry] = await rows<{ id: number; what: object }>(
+    "select id::integer, what from log_entry where kind = 'reading' and day = '2027-08-30' and loop_id = 1",
+  );
+  expect(said(await correctEntry({ entryId: entry!.id, values: { storedL: 5 }, note: "no" }))).toMatchObject({
     ok: false,
     message: expect.stringContaining("no figure"),
   });
-  expect(await correctEntry({ entryId: entry!.id, values: {}, note: "no" })).toMatchObject({
+  expect(said(await correctEntry({ entryId: entry!.id, values: {}, note: "no" }))).toMatchObject({
     ok: false,
     fields: { values: expect.stringContaining("Nothing to correct") },
   });
   expect(await correctEntry({ entryId: entry!.id, values: { ph: 5.9 }, note: "read again" })).toMatchObject({
     ok: true,
   });
-  expect(
-    (await rows<{ actual: object }>("select actual from log_entry where id = $1", [entry!.id]))[0]!.actual,
-  ).toEqual(entry!.actual);
-  expect(
-    await rows("select planned -> 'first' as first, actual from log_entry where corrects_id = $1", [entry!.id]),
-  ).toEqual([{ first: entry!.actual, actual: { ph: 5.9 } }]);
+  expect(await rows("select what from log_entry where id = $1", [entry!.id])).toEqual([{ what: entry!.what }]);
+  expect(await rows("select what from log_entry where corrects_id = $1", [entry!.id])).toMatchObject([
+    { what: { kind: "correction", values: { ph: 5.9 } } },
+  ]);
   expect(await rows("select ph from reading where log_id = $1", [entry!.id])).toEqual([{ ph: 5.9 }]);
 });
 
@@ -139,7 +240,7 @@ test("batches are added all or none, one sown earlier counts as sown, and a sown
   const count = async () => (await rows("select 1 from batch")).length;
   const before = await count();
   expect(await addBatches({ batches: [good, { ...good, varietyId: 9999 }] })).toMatchObject({ ok: false });
-  expect(await addBatches({ batches: [good, { ...good, targetPlants: 60 }] })).toMatchObject({
+  expect(said(await addBatches({ batches: [good, { ...good, targetPlants: 60 }] }))).toMatchObject({
     ok: false,
     fields: { "batches.1.targetPlants": expect.stringContaining("must not be more than the cells") },
   });
@@ -149,30 +250,34 @@ test("batches are added all or none, one sown earlier counts as sown, and a sown
   expect(await rows("select position, plants from batch_stage where batch_id = $1", [past])).toEqual([
     { position: 0, plants: 50 },
   ]);
-  expect(await moveBatch({ id: past, version: 1, sowDay: "2027-09-30" })).toMatchObject({
+  expect(said(await moveBatch({ id: past, from: "2027-08-20", sowDay: "2027-09-30" }))).toMatchObject({
     ok: false,
-    message: expect.stringContaining("its days are facts now"),
+    message: expect.stringContaining("its dates are fixed"),
   });
-  expect(await moveBatch({ id: future, version: 1, sowDay: "2027-09-27" })).toMatchObject({ ok: true, value: 21081 });
+  expect(await moveBatch({ id: future, from: "2027-09-20", sowDay: "2027-09-27" })).toMatchObject({
+    ok: true,
+    value: 21081,
+  });
   expect(await removeBatches({ ids: [future, past] })).toMatchObject({ ok: true });
   expect(await count()).toBe(before);
 });
 
 test("a recipe that would drop gypsum is refused with the reason and stays as it was", async () => {
   const { saveRecipe } = await import("../../src/server/feed/actions");
-  const { recipes, salts } = await import("../../src/server/feed/queries");
-  const [recipe] = await recipes(owner(), 1);
-  const shelf = await salts(owner(), 1);
-  const gypsum = shelf.find((salt) => salt.name.startsWith("magnesium sulfate"))!;
-  const inA = recipe!.salts.map((entry) => (entry.saltId === gypsum.id ? { ...entry, stock: "A" } : entry));
-  expect(await saveRecipe({ ...recipe, salts: inA, name: "Changed" })).toMatchObject({
+  const open = () => formOf(rows, RECIPE, "true", { salts: RECIPE_SALT });
+  const recipe = await open();
+  const gypsum = await idOf(rows, "select id from salt where name like 'magnesium sulfate%' limit 1");
+  const inA = (recipe.salts as { saltId: number }[]).map((entry) =>
+    entry.saltId === gypsum ? { ...entry, stock: "A" } : entry,
+  );
+  expect(said(await saveRecipe({ ...recipe, salts: inA, name: "Changed" }))).toMatchObject({
     ok: false,
     fields: { salts: expect.stringMatching(/Stock A is refused: .* drop gypsum/) },
   });
-  expect((await recipes(owner(), 1))[0]).toEqual(recipe);
-  expect(await saveRecipe({ ...recipe, ecLow: 1.6 })).toMatchObject({
+  expect(await open()).toEqual(recipe);
+  expect(said(await saveRecipe({ ...recipe, ecLow: 1.6 }))).toMatchObject({
     ok: false,
-    fields: { ecLow: "EC from is 1.6 mS/cm; it must not be over the EC wanted" },
+    fields: { ecLow: "EC band from is 1.6 mS/cm; it must not be over the EC wanted" },
   });
   expect(await saveRecipe({ ...recipe, name: "Leafy again" })).toMatchObject({ ok: true });
 });

@@ -1,15 +1,15 @@
-import { door, fresh, freshDoor, RIGHT, who } from "./freshDoor";
+import { access, fresh, freshAccess, RIGHT, who } from "./freshAccess";
 import { signedOut } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-const { rows } = freshDoor();
+const { rows } = freshAccess();
 
-test("an act asked again under its id is answered again and writes nothing, behind the door and before it", async () => {
+test("an act asked again under its id is answered again and writes nothing, signed in and before", async () => {
   const { invite } = await import("../../src/server/people/memberActions");
   const { addNote } = await import("../../src/server/round/actions");
-  const { join } = await door();
+  const { join } = await access();
   await fresh();
   const act = "00000000-0000-4000-8000-000000000001";
   const note = { title: "Once", place: "", day: "2027-09-02", note: "" };
@@ -17,7 +17,7 @@ test("an act asked again under its id is answered again and writes nothing, behi
   expect(second).toEqual(first);
   expect(await addNote(note, act)).toEqual(first);
   expect(first).toMatchObject({ ok: true, act });
-  expect(await rows("select 1 from log_entry where title = 'Once'")).toHaveLength(1);
+  expect(await rows("select 1 from log_entry where what ->> 'title' = 'Once'")).toHaveLength(1);
   expect(await addNote({ ...note, title: "Other" }, act)).toMatchObject({ ok: false, status: 409 });
   for (const junk of ["junk", 7, {}, "0".repeat(36)])
     expect(await addNote(note, junk)).toMatchObject({ ok: false, status: 400 });
@@ -32,7 +32,7 @@ test("an act asked again under its id is answered again and writes nothing, behi
   await rows("update act set at = now() - interval '91 days'");
   expect(await addNote({ ...note, title: "Much later" })).toMatchObject({ ok: true });
   expect(await rows("select 1 from act")).toHaveLength(1);
-  // What was refused is tried anew: it may be right by now.
+  // What was refused is tried again: it may be right by now.
   const refused = "00000000-0000-4000-8000-000000000002";
   expect(await addNote({ ...note, title: "" }, refused)).toMatchObject({ ok: false });
   expect(await addNote({ ...note, title: "Right now" }, refused)).toMatchObject({ ok: true });
@@ -49,6 +49,6 @@ test("an act asked again under its id is answered again and writes nothing, behi
   expect(await join(helper, joining)).toMatchObject({ ok: true });
   expect(await who()).toMatchObject({ personName: "Helper" });
   expect(await rows("select 1 from account where sign_in_name = 'helper'")).toHaveLength(1);
-  await rows("update door_act set at = now() - interval '16 minutes'");
+  await rows("update access_act set at = now() - interval '16 minutes'");
   expect(await join(helper, joining)).toMatchObject({ ok: false, status: 404 });
 });

@@ -21,11 +21,14 @@ afterEach(async () => {
 const ask = async <Row>(sql: string): Promise<Row[]> => {
   const client = new pg.Client({ connectionString: database.url });
   await client.connect();
-  return client.query(sql).then(({ rows }) => rows as Row[]).finally(() => client.end()); // prettier-ignore
+  return client
+    .query(sql)
+    .then(({ rows }) => rows as Row[])
+    .finally(() => client.end());
 };
 const dumps = () => readdirSync(folder).sort();
 
-test("what was backed up comes back as it was; what stood there meanwhile is kept aside", async () => {
+test("what was backed up comes back as it was; what was there meanwhile is kept aside", async () => {
   const before = await ask("select id, name from house order by id");
   const file = await backUp(database.url, folder);
   expect(await ask("select problem from backup_run")).toEqual([{ problem: null }]);
@@ -54,7 +57,10 @@ test("a full disk: the older backup stays, no half file, and the error is noted 
     /The backup failed: .*(No space left|could not)/u,
   );
   expect(dumps()).toEqual([good.split("/").at(-1)]);
-  expect(await ask("select problem is null as worked from backup_run order by id")).toEqual([{ worked: true }, { worked: false }]); // prettier-ignore
+  expect(await ask("select problem is null as worked from backup_run order by id")).toEqual([
+    { worked: true },
+    { worked: false },
+  ]);
 });
 
 test("a file that is cut off restores nothing", async () => {
@@ -97,7 +103,7 @@ test("a copy goes to a second folder; one that is not there is a failure in word
   ]);
 });
 
-test("on a database of one's own, an owner who is bound by the walls is told what to grant, and a role that has it can", async () => {
+test("on a database of one's own, an owner bound by row-level security is shown what to grant, and a role that has it can", async () => {
   const server = process.env.SEED_ROUND_TEST_URL!;
   const plain = await freshDatabase(null);
   const as = (url: string, user: string) => Object.assign(new URL(url), { username: user, password: "x" }).toString();
@@ -114,10 +120,10 @@ test("on a database of one's own, an owner who is bound by the walls is told wha
     });
     expect(await appUrl(url, "unused")).toBe(url);
     await expect(backUp(url, folder, new Date(), { readUrl: url })).rejects.toThrow(
-      /the role "plain_owner" may not read past the walls .* create role seed_round_backup login bypassrls .* SEED_ROUND_BACKUP_URL=/u,
+      /the role "plain_owner" is bound by row-level security .* create role seed_round_backup login bypassrls .* SEED_ROUND_BACKUP_URL=/u,
     );
     const { rows } = await plain.pool.query("select problem from backup_run");
-    expect(rows[0].problem).toContain("may not read past the walls");
+    expect(rows[0].problem).toContain("is bound by row-level security");
     await backUp(url, folder, new Date(), { readUrl: as(plain.url, "may_read") });
     expect(dumps()).toHaveLength(1);
   } finally {

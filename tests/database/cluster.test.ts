@@ -19,7 +19,7 @@ afterEach(() => {
 });
 
 const [installed] = majors();
-/** The installed programs under the name of a major version: they stand in for newer ones, which are not here. */
+/** The installed programs under the name of a major version: they take the place of newer ones, which are not here. */
 const as = (major: number) => symlinkSync(join(PROGRAMS, String(installed)), join(home, String(major)));
 const ask = async (url: string, sql: string) => {
   const client = new pg.Client({ connectionString: url });

@@ -2,7 +2,7 @@ import pg from "pg";
 
 /** A database of its own for a test file, copied from a template; dropped afterwards. */
 export interface TestDatabase {
-  /** As the application connects: bound by the walls between gardens. */
+  /** As the application connects: bound by row-level security. */
   readonly appUrl: string;
   /** As its owner. */
   readonly url: string;

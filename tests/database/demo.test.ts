@@ -1,11 +1,14 @@
-import type { Season } from "../../src/server/batches/season";
-import { gardenRows, workOutSeason } from "../../src/server/batches/season";
-import { lastHandReadings, lastReadings, rainNormals } from "../../src/server/water/queries";
+import type { Season } from "../../src/server/garden/season";
+import { NO_FACTS } from "../../src/core/garden/facts";
+import { workOut } from "../../src/core/garden/workOut";
+import { gardenRows } from "../../src/server/garden/gardenRows";
+import { forWhom } from "../../src/server/garden/season";
+import { lastHandReadings, lastReadings } from "../../src/server/water/queries";
 import { logEntries } from "../../src/server/round/queries";
 import { roundOf } from "../../src/server/round/today";
-import { houseViews } from "../../src/server/place/view";
-import { loopLadder, tankLimits } from "../../src/server/water/ladders";
-import { seasonView } from "../../src/server/batches/view";
+import { houseViews } from "../../src/core/garden/placeView";
+import { loopLadder, tankLimits } from "../../src/core/garden/tank";
+import { seasonView } from "../../src/core/garden/seasonView";
 import { freshDatabase, type TestDatabase } from "./database";
 
 const today = 21_063;
@@ -21,6 +24,7 @@ beforeAll(async () => {
     confirmedAt: new Date(),
     moved: { revision: 0, whole: 0, base: 0 },
     gardens: [],
+    whatIf: null,
     backup: { lastAt: null, problem: null, late: false },
     accountId: 1,
     role: "keeper",
@@ -35,7 +39,7 @@ beforeAll(async () => {
     latitudeDeg: 37.2,
     sowWeekdays: [1, 4],
   } as const;
-  season = workOutSeason(who, await gardenRows(database.pool, 1), await rainNormals(database.pool, 1));
+  season = forWhom(workOut(await gardenRows(database.pool, 1), NO_FACTS, today), who);
 });
 afterAll(() => database.close());
 
@@ -58,7 +62,7 @@ test("the demo garden counts as it is described", () => {
   expect(views.flatMap(({ clashes }) => clashes)).toEqual([]);
   // The pond is its own small tank, and shallow.
   expect(views.flatMap(({ stands }) => stands.flatMap(({ counts }) => counts.warnings))).toEqual([
-    expect.stringContaining("Water under 0.15 m deep"),
+    { kind: "shallow-pond", leastM: 0.15 },
   ]);
   for (const { stands } of views)
     for (const view of stands) expect(view.planted).toBeLessThanOrEqual(view.counts.sites);
@@ -75,10 +79,12 @@ test("its fourteen months of plan meet the orders, and it is short of something 
   );
 });
 
-test("what stands today stands within its pool, and placements count the same plants as the occupancy", () => {
-  for (const pool of season.plan.pools) {
-    const placed = season.placed.get(pool.poolId)!.filter(({ stay }) => stay.from <= today && today < stay.to);
-    expect(placed.reduce((sum, { stay }) => sum + stay.plants, 0)).toBe(pool.plants[today - season.plan.from]);
+test("what stands today stands within its growing area, and placements count the same plants as the occupancy", () => {
+  for (const growingArea of season.plan.growingAreas) {
+    const placed = season.placed
+      .get(growingArea.growingAreaId)!
+      .filter(({ stay }) => stay.from <= today && today < stay.to);
+    expect(placed.reduce((sum, { stay }) => sum + stay.plants, 0)).toBe(growingArea.plants[today - season.plan.from]);
     expect(placed.every(({ stay }) => stay.begun || stay.from === today)).toBe(true);
   }
 });
@@ -97,11 +103,11 @@ test("ten weeks of history: readings every quarter of an hour, a log of every ki
     limit: 10_000,
   });
   expect(new Set(log.map((entry) => entry.kind))).toEqual(
-    new Set(["sow", "move", "pick", "wash", "reading", "count", "note", "loss"]),
+    new Set(["sow", "move", "pick", "wash", "reading", "count", "note", "loss", "catch-cans"]),
   );
   const correction = log.find((entry) => entry.correctsId !== null)!;
-  expect(log.find((entry) => entry.id === correction.correctsId)!.actual.levelL).toBe(95);
-  expect(correction.actual.levelL).toBe(585);
+  expect(log.find((entry) => entry.id === correction.correctsId)!.what).toMatchObject({ figures: { levelL: 95 } });
+  expect(correction.what).toMatchObject({ kind: "correction", values: { levelL: 585 } });
   const byPerson = await logEntries(database.pool, 1, {
     from: today - 70,
     to: today,
@@ -109,7 +115,7 @@ test("ten weeks of history: readings every quarter of an hour, a log of every ki
     search: "SAND in",
     limit: 10,
   });
-  expect(byPerson.map((entry) => entry.place)).toEqual(["Beds"]);
+  expect(byPerson.map(({ what }) => what)).toMatchObject([{ kind: "note", place: "Beds" }]);
 });
 
 test("the newest readings: each loop's last by hand and its last by meter, none from after the moment asked", async () => {
@@ -126,20 +132,20 @@ test("today's round walks from the gate to the houses, every item with its own k
   const { items } = await roundOf(database.pool, season);
   expect(new Set(items.map((item) => item.key)).size).toBe(items.length);
   expect(items.map((item) => item.stop.order)).toEqual(items.map((item) => item.stop.order).toSorted((a, b) => a - b));
-  expect(new Set(items.map((item) => item.kind))).toEqual(
+  expect(new Set(items.map(({ task }) => task.kind))).toEqual(
     new Set(["store", "reading", "top-up", "mix", "sow", "move", "pick", "wash"]),
   );
-  for (const item of items.filter(({ kind }) => kind === "mix"))
+  for (const item of items.filter(({ task }) => task.kind === "mix"))
     expect(item.amounts.every(({ value }) => value > 0)).toBe(true);
 });
 
 test("each loop has its ladder, and no tank is filled over what drains back into it", () => {
-  for (const loop of season.rows.loops) {
+  for (const loop of season.garden.loops) {
     const found = loopLadder(season, loop);
-    expect(found.rungs.every((rung) => Number.isFinite(rung.has) && Number.isFinite(rung.wants))).toBe(true);
-    expect(loop.workingL).toBeLessThanOrEqual(tankLimits(season, loop).greatestL);
+    expect(found.rungs.every((rung) => Number.isFinite(rung.canGive) && Number.isFinite(rung.needs))).toBe(true);
+    expect(loop.normalFillL).toBeLessThanOrEqual(tankLimits(season, loop).greatestL);
   }
-  const leaf = season.rows.loops.find((loop) => loop.name === "Leaf")!;
+  const leaf = season.garden.loops.find((loop) => loop.name === "Leaf")!;
   // Films of 36 channels of 6 m and 12 of 3 m, 100 mm wide and 4 mm deep, and 14 m of pipe of 33.2 mm.
   expect(tankLimits(season, leaf).drainBackL).toBeCloseTo(
     ((36 * 6 + 12 * 3) * 0.1 * 0.004 + (Math.PI / 4) * 0.0332 ** 2 * 14) * 1000,
@@ -152,6 +158,6 @@ test("a window of the season holds the blocks that touch it and the batches that
   expect(view.blocks.every((block) => block.to > today && block.from < today + 63)).toBe(true);
   expect(new Set(view.blocks.map((block) => block.batchId))).toEqual(new Set(view.batches.map((batch) => batch.id)));
   expect(view.market.every(({ day, lines }) => day >= today && day < today + 63 && lines > 0)).toBe(true);
-  const nursery = view.pools.find((pool) => pool.name === "Nursery bank")!;
+  const nursery = view.growingAreas.find((growingArea) => growingArea.name === "Nursery bank")!;
   expect(nursery.firstOver?.day).toBe(season.shortages.find((shortage) => shortage.name === "Nursery bank")?.day);
 });

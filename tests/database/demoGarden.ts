@@ -7,7 +7,7 @@ export const TODAY = "2027-09-02";
  * A copy of the demo garden for all tests of a file, with the application connected to it as it would be; its owner asks
  * with `rows`.
  *
- * @param prepare what else has to stand before the first test
+ * @param prepare what else has to be there before the first test
  */
 export function demoGarden(prepare: () => Promise<void> = async () => undefined): {
   readonly rows: Rows;

@@ -1,25 +1,26 @@
-import { door, fresh, freshDoor, who } from "./freshDoor";
+import { access, fresh, freshAccess, who } from "./freshAccess";
+import { said } from "./said";
 import { signedOut } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-const { rows, resetLinkFor } = freshDoor();
+const { rows, resetLinkFor } = freshAccess();
 
-test("a second factor: asked for at the door, each step once, by the real clock, not switched off by a link or a new secret", async () => {
+test("a second factor: asked for at the access, each step once, by the real clock, not switched off by a link or a new secret", async () => {
   const { beginFactor, renewRecoveryCodes, switchFactorOff, switchFactorOn } =
     await import("../../src/server/people/accountActions");
-  const { resetPassword, signIn } = await door();
+  const { resetPassword, signIn } = await access();
   const { generate } = await import("otplib");
   const seconds = () => Math.floor(Date.now() / 1000);
   signedOut();
   await signIn({ signInName: "tomas", password: "saltcote-yard" });
   const { secret, picture } = ((await beginFactor({})) as { value: { secret: string; picture: string } }).value;
   expect(picture).toMatch(/^<svg/u);
-  // The garden stands in 2027; the phone does not.
+  // The garden's clock is in 2027; the phone's is not.
   const codeOf = (steps: number) => generate({ secret, epoch: seconds() + 30 * steps });
   expect(
-    await switchFactorOn({ code: await generate({ secret, epoch: Date.parse("2027-09-02T12:00:00Z") / 1000 }) }),
+    said(await switchFactorOn({ code: await generate({ secret, epoch: Date.parse("2027-09-02T12:00:00Z") / 1000 }) })),
   ).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
   const on = (await switchFactorOn({ code: await codeOf(-1) })) as { value: string[] };
   expect(on.value).toHaveLength(10);
@@ -28,8 +29,8 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   );
   signedOut();
   const tomas = { signInName: "tomas", password: "saltcote-yard" };
-  expect(await signIn(tomas)).toMatchObject({ ok: false, status: 401, fields: { code: expect.any(String) } });
-  expect(await signIn({ ...tomas, code: await codeOf(-1) })).toMatchObject({
+  expect(said(await signIn(tomas))).toMatchObject({ ok: false, status: 401, fields: { code: expect.any(String) } });
+  expect(said(await signIn({ ...tomas, code: await codeOf(-1) }))).toMatchObject({
     ok: false,
     fields: { code: expect.stringContaining("used already") },
   });
@@ -39,7 +40,7 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   // A new secret for the cookies ends sessions, not the factor.
   process.env.SEED_ROUND_SECRET = "n".repeat(48);
   expect(await who()).toBeNull();
-  expect(await signIn(tomas)).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
+  expect(said(await signIn(tomas))).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
   expect(await signIn({ ...tomas, code: await codeOf(1) })).toMatchObject({ ok: true });
   await fresh();
   const key = ((await resetLinkFor("Tomas Lind")) as { value: string }).value;
@@ -50,7 +51,7 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   });
   expect(await who()).toBeNull();
   const renewed = { ...tomas, password: "a new long word" };
-  expect(await signIn(renewed)).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
+  expect(said(await signIn(renewed))).toMatchObject({ ok: false, fields: { code: expect.any(String) } });
   expect(await signIn({ ...renewed, code: on.value[0]!.toUpperCase().replaceAll("-", " ") })).toMatchObject({
     ok: true,
   });
@@ -62,9 +63,9 @@ test("a second factor: asked for at the door, each step once, by the real clock,
   expect(await switchFactorOff({ code: await codeOf(0) })).toMatchObject({ ok: true });
   signedOut();
   expect(await signIn(renewed)).toMatchObject({ ok: true });
-  // All of it stands at the door for the keepers.
+  // All of it is listed for the keepers.
   const kinds = await rows(
-    "select kind from door_event where account_id = (select id from account where sign_in_name = 'tomas') order by id",
+    "select kind from access_event where account_id = (select id from account where sign_in_name = 'tomas') order by id",
   );
   expect(kinds.map(({ kind }) => kind)).toEqual([
     "signed-in",

@@ -1,24 +1,31 @@
-import { door, fresh, freshDoor, SECOND_GARDEN, who } from "./freshDoor";
+import { access, fresh, freshAccess, SECOND_GARDEN, who } from "./freshAccess";
+import { said } from "./said";
 import { signedOut, withHeaders } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-const { rows, idOf, invitedAs, resetLinkFor } = freshDoor();
+const { rows, idOf, invitedAs, resetLinkFor } = freshAccess();
 
 test("an invitation lets one person in, once, as what it says; a withdrawn or old one nobody", async () => {
   const { invite, withdrawInvitation } = await import("../../src/server/people/memberActions");
-  const { join } = await door();
+  const { join } = await access();
   const somebody = { name: "New Helper", signInName: "newcomer", password: "a long enough word" };
   await fresh();
   const key = ((await invite({ role: "helper", days: 3 })) as { value: string }).value;
   expect(JSON.stringify(await rows("select * from invitation"))).not.toContain(key);
   signedOut();
-  expect(await join({ key, ...somebody, name: "Tomas Lind" })).toMatchObject({ ok: false, fields: { name: "Another member has this name." } }); // prettier-ignore
+  expect(said(await join({ key, ...somebody, name: "Tomas Lind" }))).toMatchObject({
+    ok: false,
+    fields: { name: "Another member has this name." },
+  });
   expect(await rows("select 1 from account where sign_in_name = 'newcomer'")).toEqual([]);
   expect(await join({ key, ...somebody })).toMatchObject({ ok: true });
   expect(await who()).toMatchObject({ personName: "New Helper", role: "helper", gardenId: 1 });
-  expect(await join({ key, ...somebody, name: "Second", signInName: "second" })).toMatchObject({ ok: false, status: 404 }); // prettier-ignore
+  expect(await join({ key, ...somebody, name: "Second", signInName: "second" })).toMatchObject({
+    ok: false,
+    status: 404,
+  });
   await fresh();
   const other = ((await invite({ role: "keeper", days: 1 })) as { value: string }).value;
   const [open] = await rows<{ id: number }>("select id from invitation where used_at is null");
@@ -31,7 +38,7 @@ test("an invitation lets one person in, once, as what it says; a withdrawn or ol
 
 test("an invitation dies with its maker's right, and who left comes back to the old place with the old account", async () => {
   const { endMembership, setRole } = await import("../../src/server/people/memberActions");
-  const { join, joinSignedIn, signIn } = await door();
+  const { join, joinSignedIn, signIn } = await access();
   const somebody = { name: "Somebody", signInName: "somebody", password: "a long enough word" };
   const tomas = { id: await idOf("Tomas Lind") };
   const setTomas = async (role: string) => {
@@ -67,7 +74,7 @@ test("an invitation dies with its maker's right, and who left comes back to the 
 });
 
 test("true invitations are let in however many there are; junk from one address slows down that address alone", async () => {
-  const { join } = await door();
+  const { join } = await access();
   const somebody = (count: number) => ({
     name: `Helper ${count}`,
     signInName: `helper${count}`,
@@ -92,13 +99,17 @@ test("a reset link never opens another garden, and one use ends all links of the
   await fresh();
   const { makeGarden, switchGarden } = await import("../../src/server/people/accountActions");
   const { withdrawResetLink } = await import("../../src/server/people/memberActions");
-  const { joinSignedIn, resetPassword, signIn } = await door();
+  const { joinSignedIn, resetPassword, signIn } = await access();
   expect(await makeGarden(SECOND_GARDEN)).toMatchObject({ ok: true });
-  expect(await who()).toMatchObject({ gardenName: "Second yard", role: "keeper", units: { system: "us", temperature: "°F" } }); // prettier-ignore
+  expect(await who()).toMatchObject({
+    gardenName: "Second yard",
+    role: "keeper",
+    units: { system: "us", temperature: "°F" },
+  });
   const key = await invitedAs("grower");
   await switchGarden({ gardenId: 1 });
   expect(await who()).toMatchObject({ gardenName: "Saltcote Yard", role: "keeper" });
-  // Made while Priya was at home in one garden; by the time it is used she is at home in two.
+  // Made while Priya was a member of one garden; by the time it is used she is a member of two.
   const before = ((await resetLinkFor("Priya Sen")) as { value: string }).value;
   signedOut();
   await signIn({ signInName: "priya", password: "saltcote-yard" });
@@ -109,7 +120,7 @@ test("a reset link never opens another garden, and one use ends all links of the
   expect(await signIn({ signInName: "priya", password: "saltcote-yard" })).toMatchObject({ ok: true });
   await fresh();
   await switchGarden({ gardenId: 1 });
-  expect(await resetLinkFor("Priya Sen")).toMatchObject({
+  expect(said(await resetLinkFor("Priya Sen"))).toMatchObject({
     ok: false,
     message: expect.stringContaining("another garden too"),
   });

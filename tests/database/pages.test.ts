@@ -22,14 +22,14 @@ beforeEach(() => request.clear());
 async function page() {
   const { stationSigns } = await import("../../src/server/round/signs");
   const { todayRound } = await import("../../src/server/round/today");
-  const { season } = await import("../../src/server/batches/season");
-  const { readKept } = await import("../../src/server/session/read");
+  const { season } = await import("../../src/server/garden/season");
+  const { readCached } = await import("../../src/server/session/read");
   const { members } = await import("../../src/server/people/queries");
   return Promise.all([
     stationSigns(),
     todayRound(),
     season(),
-    readKept("members", (db, who) => members(db, who.gardenId)),
+    readCached("members", (db, who) => members(db, who.gardenId)),
   ]);
 }
 

@@ -47,13 +47,13 @@ export function sessionLost(): void {
 
 const signedIn = new Map<string, string>();
 
-/** Calls come from this person from here on; through the real door the first time. */
-export async function signedInAs(signInName: string, password = "saltcote-yard", anew = false): Promise<void> {
+/** Calls come from this person from here on; by a real sign-in the first time. */
+export async function signedInAs(signInName: string, password = "saltcote-yard", again = false): Promise<void> {
   signedOut();
   const kept = signedIn.get(signInName);
-  if (kept !== undefined && !anew) return void jar.set("seed_round", kept);
-  const { signIn } = await import("../../src/server/people/doorActions");
+  if (kept !== undefined && !again) return void jar.set("seed_round", kept);
+  const { signIn } = await import("../../src/server/people/accessActions");
   const result = await signIn({ signInName, password });
-  if (!result.ok) throw new Error(result.message);
+  if (!result.ok) throw new Error(result.reason.kind);
   signedIn.set(signInName, jar.get("seed_round")!);
 }

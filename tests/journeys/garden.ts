@@ -30,7 +30,7 @@ interface Site {
 const SERVER = () => process.env.SEED_ROUND_TEST_URL!;
 const at = (url: string, database: string) => url.replace(/\/postgres$/u, `/${database}`);
 
-/** Journeys run against the built application, real PostgreSQL and a garden that is laid anew for each. */
+/** Journeys run against the built application, real PostgreSQL and a garden that is laid again for each. */
 export const test = base.extend<Options & { garden: Garden }, { site: Site }>({
   template: ["demo_template", { option: true }],
   as: ["ines", { option: true }],
@@ -68,7 +68,7 @@ export const test = base.extend<Options & { garden: Garden }, { site: Site }>({
   },
 });
 
-/** Signed in by a session that stands in the template already: most journeys begin behind the door. */
+/** Signed in by a session that is in the template already: most journeys begin signed in. */
 async function enter(page: Page, url: string, signInName: string) {
   const cookies = JSON.parse(process.env.SEED_ROUND_TEST_COOKIES!) as Record<string, string>;
   await page
@@ -76,7 +76,7 @@ async function enter(page: Page, url: string, signInName: string) {
     .addCookies([{ name: "seed_round", value: cookies[signInName]!, url, httpOnly: true, sameSite: "Lax" }]);
 }
 
-/** Through the door, as anybody else. */
+/** By the sign-in page, as anybody else. */
 export async function signIn(page: Page, name: string) {
   await page.goto("/sign-in");
   await ready(page);
@@ -103,10 +103,10 @@ async function administer(...statements: readonly string[]) {
   }
 }
 
-/** Waits until the page answers to the hand: its forms are alive, and behind the door it hears of changes. */
+/** Waits until the page is ready for input: its forms are alive, and signed in it hears of changes. */
 export async function ready(page: Page) {
-  const isDoor = /\/(sign-in|join|reset|start|garden)\b/u.test(
+  const isAccess = /^\/(sign-in|join|reset|start|garden|answers)\b/u.test(
     new URL(page.url()).pathname.replace(/^\/people.*/u, ""),
   );
-  await page.locator(isDoor ? "html[data-alive=on]" : "html[data-live=on]").waitFor({ state: "attached" });
+  await page.locator(isAccess ? "html[data-alive=on]" : "html[data-live=on]").waitFor({ state: "attached" });
 }

@@ -10,7 +10,7 @@ const save = async (page: Page, button = "Save") => {
 };
 
 test("from an empty garden to a batch for an order, on today's round and in the log", async ({ page, garden }) => {
-  await test.step("a house, its pools and a bank of channels that counts its sites", async () => {
+  await test.step("a house, its growing areas and a bank of channels that counts its sites", async () => {
     await page.goto("/place");
     await ready(page);
     await page.getByRole("button", { name: "Enter a house" }).click();
@@ -18,21 +18,22 @@ test("from an empty garden to a batch for an order, on today's round and in the 
     await drawer(page).getByLabel("Length").fill("39 ft 4");
     await save(page);
     for (const name of ["Seed trays", "Channels"]) {
-      await page.getByRole("button", { name: "New pool" }).click();
+      await page.getByRole("button", { name: "New growing area" }).click();
       await drawer(page).getByLabel("Name").fill(name);
       await save(page);
     }
-    await page.getByRole("button", { name: "New stand" }).click();
+    await page.getByRole("button", { name: "Add channels, beds, racks …" }).click();
     await drawer(page).getByLabel("Name").fill("Long bank");
-    await drawer(page).getByLabel("Serves").selectOption("Channels");
+    await drawer(page).getByLabel("Used for").selectOption("Channels");
     await expect(drawer(page).getByText("sites: 12 × 24")).toBeVisible();
     await drawer(page).getByLabel("Pitch, plant to plant").fill("20 cm");
     await expect(drawer(page).getByText("sites: 12 × 29")).toBeVisible();
     await save(page);
-    await page.getByRole("button", { name: "New stand" }).click();
+    await page.getByRole("button", { name: "Add channels, beds, racks …" }).click();
     await drawer(page).getByLabel("Kind").selectOption("Tray rack");
     await drawer(page).getByLabel("Name").fill("Rack");
-    await drawer(page).getByLabel("Serves").selectOption("Seed trays");
+    await drawer(page).getByLabel("Used for").selectOption("Seed trays");
+    await drawer(page).getByText("Where it stands").click();
     await drawer(page).getByLabel("From the left of the house").fill("7 m");
     await save(page);
     await expect(page.getByRole("slider", { name: /Long bank: 12 lines, 348 sites/ })).toBeVisible();
@@ -58,22 +59,22 @@ test("from an empty garden to a batch for an order, on today's round and in the 
     await expect(pump).toContainText("ample");
   });
 
-  await test.step("a variety, an outlet and its weekly order", async () => {
+  await test.step("a variety, a customer and its weekly order", async () => {
     await page.goto("/growth");
     await ready(page);
     await page.getByRole("button", { name: "New variety" }).click();
     await drawer(page).getByLabel("Name").fill("Green lettuce");
-    await drawer(page).getByLabel("Crop").fill("lettuce");
+    await drawer(page).getByLabel("Crop", { exact: true }).fill("lettuce");
     await save(page);
     await page.goto("/batches/orders");
     await ready(page);
-    await page.getByRole("button", { name: "New outlet" }).click();
+    await page.getByRole("button", { name: "New customer" }).click();
     await drawer(page).getByLabel("Name").fill("Market");
     await save(page);
     await page.getByRole("button", { name: "New order" }).click();
     await drawer(page).getByLabel("Quantity each time").fill("24");
     await save(page);
-    await expect(page.getByText(/days short, first 4 Sep by 24/)).toBeVisible();
+    await expect(page.getByText(/days not met, first 4 Sep: 24 heads/)).toBeVisible();
   });
 
   await test.step("the orders are covered, and what they cannot reach any more is said", async () => {
@@ -88,18 +89,18 @@ test("from an empty garden to a batch for an order, on today's round and in the 
     await expect(page.getByText(/of \d+ deliveries ahead are met/)).toBeVisible();
   });
 
-  await test.step("one batch more, forwards from today, stands on the round; ticked, it is in the log", async () => {
+  await test.step("one more batch, sown today, is on the round; ticked, it is in the log", async () => {
     await page.goto("/batches");
     await ready(page);
     await page.getByRole("button", { name: "Add batches" }).click();
     await drawer(page).getByRole("radio", { name: "One batch" }).click();
-    await drawer(page).getByLabel("From").selectOption("the day it is sown, forwards");
+    await drawer(page).getByLabel("Count from").selectOption("sown");
     await drawer(page).getByLabel("Sown on").fill("2027-09-02");
     await drawer(page).getByLabel("Plants wanted at the end").fill("30");
-    await drawer(page).getByRole("button", { name: "Add one batch" }).click();
+    await drawer(page).getByRole("button", { name: "Add 1 batch" }).click();
     await expect(drawer(page)).toBeHidden();
     const [planned] = await garden.rows<{ cells: number }>("select cells from batch where target_plants = 30");
-    // 30 plants at 0.9 × 0.97, nine times in ten: the binomial quantile, not 30/p.
+    // 30 plants at 0.9 × 0.97, at a 90 % chance: the binomial quantile, not 30/p.
     expect(planned!.cells).toBeGreaterThan(Math.ceil(30 / (0.9 * 0.97)));
     await page.goto("/round");
     await ready(page);

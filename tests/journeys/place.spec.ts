@@ -12,12 +12,23 @@ const PX_PER_MM = 96 / 25.4;
 const sheetsOf = async (page: Page) =>
   (await page.pdf({ preferCSSPageSize: true })).toString("latin1").match(/\/Type\s*\/Page\b(?!s)/gu)!.length;
 const standAt = async (garden: Garden, name: string) =>
-  (await garden.rows<{ x: number; y: number; turned: boolean; spec: Record<string, number> }>("select x_m as x, y_m as y, turned, spec from stand where name = $1", [name]))[0]!; // prettier-ignore
+  (
+    await garden.rows<{ x: number; y: number; turned: boolean; spec: Record<string, number> }>(
+      "select x_m as x, y_m as y, turned, spec from stand where name = $1",
+      [name],
+    )
+  )[0]!;
 /** Presses Tab until something of this name has the focus. */
 const tabTo = async (page: Page, name: RegExp) => {
   for (let press = 0; press < 120; press++) {
     await page.keyboard.press("Tab");
-    const at = await page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ?? document.activeElement?.textContent ?? ""); // prettier-ignore
+    const at = await page.evaluate(
+      () =>
+        document.activeElement?.getAttribute("aria-label") ??
+        (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ??
+        document.activeElement?.textContent ??
+        "",
+    );
     if (name.test(at.trim())) return;
   }
   throw new Error(`No way with Tab to ${name}`);
@@ -26,38 +37,60 @@ const tabTo = async (page: Page, name: RegExp) => {
 test.describe("in a new garden", () => {
   test.use({ template: "bare_template", as: "keeper" });
 
-  test("an empty house becomes a counted, drawn plan, true to scale on paper, with a cut list that is proved", async ({ page, garden }) => {
+  test("an empty house becomes a counted, drawn plan, true to scale on paper, with a cut list that is proved", async ({
+    page,
+    garden,
+  }) => {
     await page.goto("/place");
     await ready(page);
     await page.getByRole("button", { name: "Enter a house" }).click();
     await drawer(page).getByLabel("Name").fill("New house");
     await save(page);
-    await page.getByRole("button", { name: "New pool" }).click();
+    await page.getByRole("button", { name: "New growing area" }).click();
     await drawer(page).getByLabel("Name").fill("Leaf");
     await save(page);
 
     await test.step("how many plants could I grow here, kind by kind, and filled on request", async () => {
       await page.getByRole("button", { name: "How many plants could I grow here?" }).click();
       const table = drawer(page).getByRole("table", { name: /How many plants/ });
-      for (const kind of ["Channel bank", "Raft pond", "Towers", "Flood bench", "Media bed", "Wicking beds", "Drip beds", "Bucket line", "Tray rack", "Shoots or fodder rack"])
+      for (const kind of [
+        "Channel bank",
+        "Raft pond",
+        "Towers",
+        "Flood bench",
+        "Media bed",
+        "Wicking beds",
+        "Drip beds",
+        "Bucket line",
+        "Tray rack",
+        "Shoots or fodder rack",
+      ])
         await expect(table.getByRole("button", { name: kind })).toBeVisible();
       await table.getByRole("button", { name: "Channel bank" }).click();
       await drawer(page).getByLabel("Aisle", { exact: true }).fill("40 cm");
       await expect(drawer(page).getByText("the aisle is made 0.6 m")).toBeVisible();
-      await drawer(page).getByLabel("I want the aisle that narrow").check();
+      await drawer(page).getByLabel("Keep the aisle that narrow").check();
       await expect(drawer(page).getByText("the aisle is made 0.6 m")).toBeHidden();
       await drawer(page).getByLabel("Aisle", { exact: true }).fill("60 cm");
-      await drawer(page).getByRole("button", { name: /^Fill with \d+ channels$/ }).click();
+      await drawer(page)
+        .getByRole("button", { name: /^Fill with \d+ channels$/ })
+        .click();
       await expect(drawer(page)).toBeHidden();
     });
     const bank = page.getByRole("slider", { name: /Channel bank: \d+ lines, \d+ sites/ });
     await expect(bank).toBeVisible();
     // Turned, the channels are cut to the 5.4 m that are free: 21 sites instead of 24, and far more of them.
     const perLine = 21;
-    const [counted] = await garden.rows<{ lines: number; metres: number }>("select (spec ->> 'lines')::int as lines, (spec ->> 'lineLengthM')::float8 as metres from stand");
+    const [counted] = await garden.rows<{ lines: number; metres: number }>(
+      "select (spec ->> 'lines')::int as lines, (spec ->> 'lineLengthM')::float8 as metres from stand",
+    );
     expect(counted!.metres).toBe(5.4);
     await expect(bank).toHaveAccessibleName(new RegExp(`: ${counted!.lines} lines, ${counted!.lines * perLine} sites`));
-    await expect(page.getByRole("region", { name: "Channel bank", exact: true }).getByText(`${counted!.lines} channels of ${perLine}`)).toBeVisible();
+    await expect(
+      page
+        .getByRole("region", { name: "Channel bank", exact: true })
+        .getByText(`${counted!.lines} channels, ${perLine} sites on each`),
+    ).toBeVisible();
 
     await test.step("on paper at a true scale", async () => {
       await page.getByRole("link", { name: "print", exact: true }).click();
@@ -70,7 +103,9 @@ test.describe("in a new garden", () => {
       expect(Math.abs(wall!.height - 120 * PX_PER_MM)).toBeLessThan(2.5);
       // Nothing is wider than the sheet: a printer that has to shrink a page leaves the scale.
       await page.setViewportSize({ width: Math.floor(277 * PX_PER_MM) + 1, height: 720 });
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(Math.floor(277 * PX_PER_MM) + 1);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        Math.floor(277 * PX_PER_MM) + 1,
+      );
       expect(await sheetsOf(page)).toBe(1);
       await page.emulateMedia({ media: null });
       await page.getByRole("link", { name: "1:25", exact: true }).click();
@@ -82,22 +117,24 @@ test.describe("in a new garden", () => {
       await page.goto("/place/bench");
       await ready(page);
       await page.getByRole("button", { name: "Channel bank, legs" }).click();
-      await drawer(page).getByLabel("Kerf of the saw").fill("-2 mm");
+      await drawer(page).getByLabel("Saw cut").fill("-2 mm");
       await drawer(page).getByRole("button", { name: "Save" }).click();
-      await expect(drawer(page).getByText("Kerf of the saw is -2 mm; it must be from 0 to 50 mm")).toBeVisible();
-      await drawer(page).getByLabel("Kerf of the saw").fill("3 mm");
+      await expect(drawer(page).getByText("Saw cut is -2 mm; it must be from 0 to 50 mm")).toBeVisible();
+      await drawer(page).getByLabel("Saw cut").fill("3 mm");
       await drawer(page).getByLabel("Length 1", { exact: true }).first().fill("7 m");
       await drawer(page).getByRole("button", { name: "Save" }).click();
-      await expect(drawer(page).getByRole("alert")).toHaveText("A piece of 7000 mm is longer than any bar on sale gives (6000 mm)");
+      await expect(drawer(page).getByRole("alert")).toHaveText(
+        "A piece of 7000 mm is longer than any bar on sale gives (6000 mm).",
+      );
       await drawer(page).getByLabel("Length 1", { exact: true }).first().fill("935 mm");
       await save(page);
       await page.getByRole("button", { name: "Plan the cuts" }).click();
       await expect(page.getByText(/^Proved best: at least \d+ bars/)).toBeVisible();
       expect(await page.getByRole("img", { name: /^Bar of 6000 mm/ }).count()).toBeGreaterThan(0);
       expect(await sheetsOf(page)).toBeLessThanOrEqual(2);
-      await page.getByRole("button", { name: "It is cut" }).click();
+      await page.getByRole("button", { name: "Mark as cut" }).click();
       await expect(page.getByText("; cut on")).toBeVisible();
-      await page.getByRole("button", { name: "Will it go together?" }).click();
+      await page.getByRole("button", { name: "Will it fit together?" }).click();
       await drawer(page).getByLabel("The other's length").fill("558 mm");
       await save(page);
       await expect(page.getByText("of play: exactly as long: nothing is left for the saw")).toBeVisible();
@@ -115,7 +152,7 @@ test.describe("in a new garden", () => {
       await page.getByRole("link", { name: "Supports" }).click();
       await expect(page.getByRole("row", { name: "1, inlet" })).toContainText("935 mm");
     });
-  }); // prettier-ignore
+  });
 });
 
 test.describe("in a new garden, kind by kind", () => {
@@ -125,9 +162,6 @@ test.describe("in a new garden, kind by kind", () => {
     page,
     garden,
   }) => {
-    await page.goto("/place/layouts");
-    await ready(page);
-    await expect(page.getByRole("button", { name: "Put by as it stands" })).toBeDisabled();
     await page.goto("/place");
     await ready(page);
     await page.getByRole("button", { name: "Enter a house" }).click();
@@ -135,14 +169,14 @@ test.describe("in a new garden, kind by kind", () => {
     await drawer(page).getByLabel("Length").fill("20 m");
     await drawer(page).getByLabel("Width").fill("0.8 m");
     await save(page);
-    await test.step("filled before any pool is named", async () => {
+    await test.step("filled before any growing area is named", async () => {
       await page.getByRole("button", { name: "How many plants could I grow here?" }).click();
-      await drawer(page).getByLabel("Kept free along the walls").fill("0.4 m");
+      await drawer(page).getByLabel("Clearance along the walls").fill("0.4 m");
       await expect(drawer(page).getByText("Nothing fits")).toBeVisible();
-      await drawer(page).getByLabel("Kept free along the walls").fill("0.1 m");
+      await drawer(page).getByLabel("Clearance along the walls").fill("0.1 m");
       await drawer(page).getByRole("button", { name: "Tray rack" }).click();
       await expect(drawer(page).getByRole("button", { name: /^Fill with/ })).toBeDisabled();
-      await drawer(page).getByLabel("Serves a new pool").fill("Everything");
+      await drawer(page).getByLabel("Used for a new growing area").fill("Everything");
       await drawer(page)
         .getByRole("button", { name: /^Fill with \d+ trays$/ })
         .click();
@@ -165,13 +199,13 @@ test.describe("in a new garden, kind by kind", () => {
       "Shoots or fodder rack",
     ];
     for (const kind of kinds) {
-      await page.getByRole("button", { name: "New stand" }).click();
+      await page.getByRole("button", { name: "Add channels, beds, racks …" }).click();
       await drawer(page).getByLabel("Kind").selectOption(kind);
       await drawer(page).getByLabel("Name", { exact: true }).fill(`My ${kind}`);
       const sites = await drawer(page).locator(".figure").first().innerText();
       await save(page);
       await expect(
-        page.getByRole("slider", { name: new RegExp(`^My ${kind}: \\d+ lines, ${sites} sites`) }),
+        page.getByRole("slider", { name: new RegExp(`^My ${kind}: \\d+ lines?, ${sites} sites`) }),
       ).toBeVisible();
     }
     const stored = await garden.rows<{ kind: string }>("select distinct kind from stand");
@@ -179,15 +213,17 @@ test.describe("in a new garden, kind by kind", () => {
     await test.step("a raft longer than its pond, and a stand put outside, are told and keep what was typed", async () => {
       await page.getByRole("slider", { name: /My Raft pond/ }).focus();
       await page.getByRole("button", { name: "Change My Raft pond" }).click();
+      await drawer(page).getByText("Everything else").click();
       await drawer(page).getByLabel("Raft length").fill("9 m");
       await drawer(page).getByRole("button", { name: "Save" }).click();
       await expect(drawer(page).getByText("Raft length is 9 m; it must not be longer than the pond")).toBeVisible();
       await drawer(page).getByLabel("Raft length").fill("1.2 m");
+      await drawer(page).getByText("Where it stands").click();
       await drawer(page).getByLabel("From the left of the house").fill("29 m");
       await drawer(page).getByRole("button", { name: "Save" }).click();
       await expect(
         drawer(page)
-          .getByText(/My Raft pond reaches out of the house/)
+          .getByText(/My Raft pond reaches outside the house/)
           .first(),
       ).toBeVisible();
       await expect(drawer(page).getByLabel("From the left of the house")).toHaveValue("29 m");
@@ -214,7 +250,7 @@ test.describe("in a new garden, with the keyboard alone", () => {
     await type(/^Name$/, "Hoop house");
     await press(/^Save$/);
     await expect(drawer(page)).toBeHidden();
-    await press(/^New pool$/);
+    await press(/^New growing area$/);
     await type(/^Name$/, "Leaf");
     await press(/^Save$/);
     await expect(drawer(page)).toBeHidden();
@@ -243,10 +279,13 @@ test.describe("in a new garden, with the keyboard alone", () => {
   });
 });
 
-test("on the drawing a stand is moved, pulled and turned by mouse; what would not fit is not moved; all is undone", async ({ page, garden }) => {
+test("on the drawing a stand is moved, pulled and turned by mouse; what would not fit is not moved; all is undone", async ({
+  page,
+  garden,
+}) => {
   await page.goto("/place");
   await ready(page);
-  await page.getByRole("button", { name: "Move and pull" }).click();
+  await page.getByRole("button", { name: "Edit plan" }).click();
   const buckets = page.locator('[data-stand="Bucket line"]');
   const before = await standAt(garden, "Bucket line");
   const middle = async (one: Locator) => {
@@ -267,7 +306,7 @@ test("on the drawing a stand is moved, pulled and turned by mouse; what would no
   await test.step("over the beds it is not put down", async () => {
     const here = await standAt(garden, "Bucket line");
     await drag(await middle(whole), -120, 0);
-    await expect(page.getByText(/Not moved: .*lie over one another/)).toBeVisible();
+    await expect(page.getByText(/Not moved: .*overlap/)).toBeVisible();
     expect(await standAt(garden, "Bucket line")).toEqual(here);
   });
   await test.step("its square pulls it: two buckets less in each row", async () => {
@@ -280,16 +319,22 @@ test("on the drawing a stand is moved, pulled and turned by mouse; what would no
     await expect.poll(async () => (await standAt(garden, "Bucket line")).y).toBe(1.5);
     await page.getByLabel("Buckets in a row").fill("60");
     await page.getByLabel("Buckets in a row").press("Enter");
-    await expect(page.getByText(/Bucket line reaches out of the house/).first()).toBeVisible();
+    await expect(page.getByText(/Bucket line reaches outside the house/).first()).toBeVisible();
     await expect(page.getByLabel("Buckets in a row")).toHaveValue("60");
     await page.getByLabel("Buckets in a row").press("Escape");
   });
   for (let times = 1; times <= 3; times++) {
     await page.getByRole("button", { name: "Undo", exact: true }).first().click();
-    await expect.poll(async () => (await garden.rows("select 1 from change where undoes is not null and at > '2027-09-02' group by undoes")).length).toBe(times);
+    await expect
+      .poll(
+        async () =>
+          (await garden.rows("select 1 from change where undoes is not null and at > '2027-09-02' group by undoes"))
+            .length,
+      )
+      .toBe(times);
   }
   await expect.poll(() => standAt(garden, "Bucket line")).toEqual(before);
-}); // prettier-ignore
+});
 
 test.describe("with a finger", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
@@ -297,12 +342,15 @@ test.describe("with a finger", () => {
   test("a stand is moved with one finger, the plan with it beside", async ({ page, garden }) => {
     await page.goto("/place");
     await ready(page);
-    await page.getByRole("button", { name: "Move and pull" }).tap();
+    await page.getByRole("button", { name: "Edit plan" }).tap();
     const before = await standAt(garden, "Bucket line");
     const box = (await page.locator('[data-stand="Bucket line"] rect').first().boundingBox())!;
     const touch = await page.context().newCDPSession(page);
     const at = (type: "touchStart" | "touchMove" | "touchEnd", dx: number) =>
-      touch.send("Input.dispatchTouchEvent", { type, touchPoints: type === "touchEnd" ? [] : [{ x: box.x + box.width / 2 + dx, y: box.y + box.height / 2 }] }); // prettier-ignore
+      touch.send("Input.dispatchTouchEvent", {
+        type,
+        touchPoints: type === "touchEnd" ? [] : [{ x: box.x + box.width / 2 + dx, y: box.y + box.height / 2 }],
+      });
     await at("touchStart", 0);
     for (const dx of [4, 8, 12]) await at("touchMove", dx);
     await at("touchEnd", 12);
@@ -310,65 +358,13 @@ test.describe("with a finger", () => {
   });
 });
 
-test("a denser copy is compared and adopted under running batches, and taken back", async ({ page, garden }) => {
-  await page.goto("/place/layouts");
-  await ready(page);
-  await page.getByRole("button", { name: "Put by as it stands" }).click();
-  await expect(page.getByRole("heading", { name: "Layout 1" })).toBeVisible();
-  await page.getByRole("button", { name: "Move and pull" }).click();
-  await page.locator('[data-stand="Leaf bank"]').focus();
-  await page.getByLabel("Pitch, plant to plant").fill("200 mm");
-  await page.getByLabel("Pitch, plant to plant").press("Enter");
-  const row = page.getByRole("row", { name: /Layout 1/ });
-  await expect(row).toContainText("4292");
-  await expect(row).toContainText("+180");
-  expect((await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.25);
-  const batches = await garden.rows("select count(*), sum(target_plants) from batch");
-
-  await page.getByRole("button", { name: "Adopt …" }).click();
-  await expect(drawer(page).getByText("Leaf bank, Net house")).toBeVisible();
-  await expect(drawer(page).getByText("Every batch of the plan has its places.")).toBeVisible();
-  await drawer(page).getByRole("button", { name: "Adopt it" }).click();
-  await expect(drawer(page)).toBeHidden();
-  expect((await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.2);
-  expect(await garden.rows("select count(*), sum(target_plants) from batch")).toEqual(batches);
-  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
-  await expect.poll(async () => (await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.25);
-
-  await test.step("a smaller one names the batches that no longer fit", async () => {
-    await page.getByLabel("Channels", { exact: true }).fill("18");
-    await page.getByLabel("Channels", { exact: true }).press("Enter");
-    await expect(row).toContainText("−");
-    await page.getByRole("button", { name: "Adopt …" }).click();
-    const lost = drawer(page).getByRole("region", { name: "Batches that no longer fit" });
-    await expect(lost.getByText("None is lost")).toBeVisible();
-    await expect(lost.getByRole("row", { name: /Batavia lettuce of .* Leaf bank/ }).first()).toBeVisible();
-    await page.keyboard.press("Escape");
-  });
-
-  await test.step("a house is made longer, a house and a pool are added, in the copy alone", async () => {
-    await page.getByRole("button", { name: /^House Tunnel, 14 m by 6 m/ }).focus();
-    await page.keyboard.press("Shift+ArrowRight");
-    await page.keyboard.press("Enter");
-    await expect(page.getByText("House saved")).toBeVisible();
-    await expect(page.getByRole("button", { name: /^House Tunnel, 14.5 m by 6 m/ })).toBeVisible();
-    await page.getByRole("button", { name: "Done" }).click();
-    await page.getByRole("button", { name: "New house" }).click();
-    await drawer(page).getByLabel("Name").fill("Second tunnel");
-    await save(page);
-    await expect(page.getByRole("button", { name: "Second tunnel", exact: true })).toBeVisible();
-    await page.getByRole("button", { name: "New pool" }).click();
-    await drawer(page).getByLabel("Name").fill("Second leaf");
-    await save(page);
-    await expect(page.getByText(/^Pools: .*Second leaf/)).toBeVisible();
-    expect(await garden.rows("select count(*)::int, sum(length_m) filter (where name = 'Tunnel') as tunnel from house")).toEqual([{ count: 3, tunnel: 14 }]); // prettier-ignore
-  });
-});
-
-test("with the keyboard alone: a stand is moved and put down, a copy made denser and adopted", async ({ page, garden }) => {
+test("with the keyboard alone: a stand is moved and put down, another made denser in a what-if and adopted", async ({
+  page,
+  garden,
+}) => {
   await page.goto("/place");
   await ready(page);
-  await tabTo(page, /^Move and pull$/);
+  await tabTo(page, /^Edit plan$/);
   await page.keyboard.press("Enter");
   await tabTo(page, /^Bucket line, 32 sites/);
   const before = await standAt(garden, "Bucket line");
@@ -376,16 +372,26 @@ test("with the keyboard alone: a stand is moved and put down, a copy made denser
   for (let press = 0; press < 4; press++) await page.keyboard.press("ArrowRight");
   await page.keyboard.press("Shift+ArrowUp");
   await page.keyboard.press("Enter");
-  await expect.poll(() => standAt(garden, "Bucket line")).toMatchObject({ x: Math.round((before.x + 0.2) * 1000) / 1000, spec: { bucketsPerLine: 15 } });
+  await expect
+    .poll(() => standAt(garden, "Bucket line"))
+    .toMatchObject({ x: Math.round((before.x + 0.2) * 1000) / 1000, spec: { bucketsPerLine: 15 } });
   await page.keyboard.press("Escape");
   await page.keyboard.press("Control+z");
   await expect.poll(() => standAt(garden, "Bucket line")).toEqual(before);
 
-  await page.goto("/place/layouts");
+  await page.goto("/batches/what-if");
   await ready(page);
   await page.keyboard.press("n");
-  await expect(page.getByRole("heading", { name: "Layout 1" })).toBeVisible();
-  await tabTo(page, /^Move and pull$/);
+  await tabTo(page, /^Name$/);
+  await page.keyboard.type("Denser");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("heading", { name: "Denser" })).toBeVisible();
+  await tabTo(page, /^Place$/);
+  await tabTo(page, /^Place$/);
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/place\?whatif=/u);
+  await ready(page);
+  await tabTo(page, /^Edit plan$/);
   await page.keyboard.press("Enter");
   await tabTo(page, /^Leaf bank, 864 sites/);
   await page.keyboard.press("e");
@@ -393,46 +399,61 @@ test("with the keyboard alone: a stand is moved and put down, a copy made denser
   await page.keyboard.press("Control+a");
   await page.keyboard.type("200 mm");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("row", { name: /Layout 1/ })).toContainText("4292");
-  await tabTo(page, /^Adopt …$/);
+  await expect(page.locator('[data-stand="Leaf bank"]')).toHaveAccessibleName(/1044 sites/);
+  expect((await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.25);
+  await tabTo(page, /^Compare and adopt$/);
   await page.keyboard.press("Enter");
-  await expect(drawer(page).getByText("Every batch of the plan has its places.")).toBeVisible();
   await tabTo(page, /^Adopt it$/);
   await page.keyboard.press("Enter");
   await expect.poll(async () => (await standAt(garden, "Leaf bank")).spec.pitchM).toBe(0.2);
-}); // prettier-ignore
+});
 
-test("a layout with an error is not brought in; mended where it stands, it is", async ({ page, garden }, info) => {
-  await page.goto("/place/layouts");
+test("a layout with an error is not imported; corrected in place, it is", async ({ page, garden }, info) => {
+  await page.goto("/place");
   await ready(page);
   const [file] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("link", { name: "JSON", exact: true }).first().click(),
+    page.getByRole("link", { name: "JSON", exact: true }).click(),
   ]);
   expect(file.suggestedFilename()).toBe("saltcote-yard.layout.json");
   const path = info.outputPath("layout.json");
   await file.saveAs(path);
   const broken = readFileSync(path, "utf8").replace('"house": "Net house"', '"house": "Nett house"');
-  await page.getByRole("button", { name: "Bring a file in" }).click();
-  await drawer(page).getByLabel("File").setInputFiles({ name: "spring.layout.json", mimeType: "application/json", buffer: Buffer.from(broken) }); // prettier-ignore
+  await page.goto("/batches/what-if");
+  await ready(page);
+  await page.getByRole("button", { name: "Import a layout" }).click();
+  await drawer(page)
+    .getByLabel("File")
+    .setInputFiles({ name: "spring.layout.json", mimeType: "application/json", buffer: Buffer.from(broken) });
   await expect(drawer(page).getByLabel("Name")).toHaveValue("spring");
-  await drawer(page).getByRole("button", { name: "Bring it in" }).click();
-  await expect(drawer(page).getByRole("alert")).toContainText("stands[3].house: Leaf bank stands in “Nett house”, which is none of the houses of this layout."); // prettier-ignore
-  expect(await garden.rows("select 1 from layout")).toEqual([]);
+  await drawer(page).getByRole("button", { name: "Import" }).click();
+  await expect(drawer(page).getByRole("alert")).toContainText(
+    "stands[3].house: Leaf bank is in “Nett house”, which is not a house of this layout.",
+  );
+  expect(await garden.rows("select 1 from change_set where name = 'spring'")).toEqual([]);
   // What was given stays, and is mended here.
   const text = drawer(page).getByLabel("Its text");
   await text.fill((await text.inputValue()).replace("Nett house", "Net house"));
-  await drawer(page).getByRole("button", { name: "Bring it in" }).click();
+  await drawer(page).getByRole("button", { name: "Import" }).click();
   await expect(drawer(page)).toBeHidden();
-  await expect(page.getByRole("heading", { name: "spring" })).toBeVisible();
-  expect(await garden.rows("select name from layout")).toEqual([{ name: "spring" }]);
+  await expect(page.getByRole("link", { name: "spring" })).toBeVisible();
+  expect(await garden.rows("select 1 from change_set where name = 'spring'")).toHaveLength(1);
 });
 
-test("houses are moved and pulled with the keys; one that would leave its stands outside is not", async ({ page, garden }) => {
-  const houseAt = async (name: string) => (await garden.rows<{ x: number; y: number; length: number; width: number }>("select x_m as x, y_m as y, length_m as length, width_m as width from house where name = $1", [name]))[0]!;
+test("houses are moved and pulled with the keys; one that would leave its stands outside is not", async ({
+  page,
+  garden,
+}) => {
+  const houseAt = async (name: string) =>
+    (
+      await garden.rows<{ x: number; y: number; length: number; width: number }>(
+        "select x_m as x, y_m as y, length_m as length, width_m as width from house where name = $1",
+        [name],
+      )
+    )[0]!;
   await page.goto("/place?view=garden");
   await ready(page);
-  await page.getByRole("button", { name: "Move and pull" }).click();
+  await page.getByRole("button", { name: "Edit plan" }).click();
   const leanTo = page.getByRole("button", { name: /^House Lean-to/ });
   await leanTo.focus();
   await page.keyboard.press("ArrowRight");
@@ -442,33 +463,46 @@ test("houses are moved and pulled with the keys; one that would leave its stands
   await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
   await page.keyboard.press("t");
   await page.keyboard.press("Enter");
-  await expect(page.getByText(/reaches out of the house/).first()).toBeVisible();
+  await expect(page.getByText(/reaches outside the house/).first()).toBeVisible();
   expect(await houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
   await page.keyboard.press("Control+z");
   await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16, y: 0, length: 8, width: 3 });
-}); // prettier-ignore
+});
 
-test("a graded line is measured by its zones, which are made as long as the weekly plants want", async ({ page, garden }) => {
+test("a graded line is measured by its zones, which are made as long as the weekly plants want", async ({
+  page,
+  garden,
+}) => {
   await page.goto("/place");
   await ready(page);
   await page.getByRole("slider", { name: /Leaf bank/ }).focus();
   await page.getByRole("button", { name: "Change Leaf bank" }).click();
   const form = drawer(page);
-  for (const [zone, length, pitch, weeks] of [[1, "2 m", "10 cm", "2"], [2, "4 m", "20 cm", "3"]] as const) {
+  await form.getByText("Everything else").click();
+  for (const [zone, length, pitch, weeks] of [
+    [1, "2 m", "10 cm", "2"],
+    [2, "4 m", "20 cm", "3"],
+  ] as const) {
     await form.getByRole("button", { name: "Add a zone" }).click();
     await form.getByLabel(`Zone length ${zone}`).fill(length);
     await form.getByLabel(`Zone pitch ${zone}`).fill(pitch);
     await form.getByLabel(`Weeks in it ${zone}`).fill(weeks);
   }
-  // 19 sites at 10 cm, 19 at 20 cm: the wide part takes less a week than the close part hands on.
+  // 19 sites at 10 cm, 19 at 20 cm: the wide part takes less a week than the close part passes on.
   await expect(form.getByText("sites: 36 × 38")).toBeVisible();
-  await expect(form.getByText(/Zone 2 takes 228 plants a week, zone 1 hands on 342/)).toBeVisible();
+  await expect(form.getByText(/Zone 2 takes 228 plants a week, zone 1 passes on 342/)).toBeVisible();
   await form.getByLabel("Plants a week to the head of the lines").fill("180");
-  await expect(form.getByText(/Zone 1 wants 360 sites and has 684/)).toBeVisible();
-  await expect(form.getByText(/Zone 2 wants 540 sites and has 684/)).toBeVisible();
-  await form.getByRole("button", { name: "Make the zones so long" }).click();
+  await expect(form.getByText(/Zone 1 needs 360 sites and has 684/)).toBeVisible();
+  await expect(form.getByText(/Zone 2 needs 540 sites and has 684/)).toBeVisible();
+  await form.getByRole("button", { name: "Set the zones to these lengths" }).click();
   await save(page);
   const { spec } = await standAt(garden, "Leaf bank");
-  expect(spec).toMatchObject({ lineLengthM: 4.25, zones: [{ lengthM: 1.125, weeks: 2 }, { lengthM: 3.125, weeks: 3 }] });
+  expect(spec).toMatchObject({
+    lineLengthM: 4.25,
+    zones: [
+      { lengthM: 1.125, weeks: 2 },
+      { lengthM: 3.125, weeks: 3 },
+    ],
+  });
   await expect(page.getByRole("slider", { name: /Leaf bank: 36 lines/ })).toBeVisible();
-}); // prettier-ignore
+});

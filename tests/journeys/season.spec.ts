@@ -1,7 +1,7 @@
 import type { Page } from "@playwright/test";
 import { expect, ready, test, type Garden } from "./garden";
 
-/** A batch that is not sown yet, and its block in the pool where it finishes. */
+/** A batch that is not sown yet, and its block in the growing area where it finishes. */
 async function futureBatch(page: Page, garden: Garden) {
   const [batch] = await garden.rows<{ id: number; sow_day: number }>(
     `select batch.id, batch.sow_day - date '1970-01-01' as sow_day from batch join variety on variety.id = variety_id
@@ -36,7 +36,7 @@ test("a batch is dragged in time: the consequences show before the drop, then it
   await expect(page.getByText("Batavia lettuce moved")).toBeVisible();
   expect(await sowDay(garden, id)).toBe(sow_day + 16);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("Taken back.")).toBeVisible();
+  await expect(page.getByText("Undone.")).toBeVisible();
   expect(await sowDay(garden, id)).toBe(sow_day);
 });
 
@@ -96,13 +96,13 @@ test("a series is added and undone; a batch that has been sown stays where it is
   await expect(dialog).toBeHidden();
   expect(await count()).toBe(before + 5);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("Taken back.")).toBeVisible();
+  await expect(page.getByText("Undone.")).toBeVisible();
   expect(await count()).toBe(before);
   const [sown] = await garden.rows<{ id: number }>(
     "select batch_id as id from batch_stage where position = 2 order by begun_on desc limit 1",
   );
   await page.locator(`button[data-batch="${sown!.id}"]`).first().click();
-  await expect(page.getByText("Sown: its days are facts now.")).toBeVisible();
+  await expect(page.getByText("Sown: its dates are fixed.")).toBeVisible();
 });
 
 test("what runs short first is the same in Water, in Batches and on their signs", async ({ page }) => {
@@ -129,6 +129,6 @@ test("a batch that somebody else moved meanwhile shows both days before mine is 
   await expect(card.getByText("somebody changed this batch meanwhile.")).toBeVisible();
   await expect(card.getByRole("row")).toHaveCount(2);
   expect(await sowDay(garden, id)).toBe(sow_day + 3);
-  await card.getByRole("button", { name: "Take mine" }).click();
+  await card.getByRole("button", { name: "Keep mine" }).click();
   await expect.poll(() => sowDay(garden, id)).toBe(sow_day + 7);
 });

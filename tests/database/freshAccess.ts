@@ -2,21 +2,21 @@ import { freshDatabase, type TestDatabase } from "./database";
 import { signedOut, withHeaders } from "./request";
 import { rowsOf, type Rows } from "./samples";
 
-export const door = () => import("../../src/server/people/doorActions");
+export const access = () => import("../../src/server/people/accessActions");
 
 /** The demo garden's keeper. */
 export const RIGHT = { signInName: "ines", password: "saltcote-yard" };
 
-/** In through the door as its keeper, with a browser that nobody knows. */
+/** Signs in as its keeper, with a browser that nobody knows. */
 export async function fresh() {
   signedOut();
-  return (await door()).signIn(RIGHT);
+  return (await access()).signIn(RIGHT);
 }
 
 export const who = async () => (await import("../../src/server/session/session")).maybeSession();
 
-/** A demo garden of its own for each test, since doors that were shut stay shut. */
-export function freshDoor() {
+/** A demo garden of its own for each test, since what was closed stays closed. */
+export function freshAccess() {
   let database: TestDatabase;
   beforeEach(async () => {
     process.env.SEED_ROUND_TODAY = "2027-09-02";

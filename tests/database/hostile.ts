@@ -1,7 +1,7 @@
 import fc from "fast-check";
 
 /** What nobody should type, and somebody will. */
-export const nasty: fc.Arbitrary<unknown> = fc.oneof(
+export const hostile: fc.Arbitrary<unknown> = fc.oneof(
   fc.constantFrom<unknown>(
     null,
     undefined,

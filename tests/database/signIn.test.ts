@@ -1,33 +1,37 @@
-import { door, fresh, freshDoor, RIGHT, SECOND_GARDEN, who } from "./freshDoor";
+import { access, fresh, freshAccess, RIGHT, SECOND_GARDEN, who } from "./freshAccess";
+import { said } from "./said";
 import { cookieNames, cookies, sessionLost, signedOut, takeCookies, withHeaders } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
 
-const { rows, invitedAs } = freshDoor();
+const { rows, invitedAs } = freshAccess();
 
 test("failures slow down whoever fails, from where they fail; a browser that is known has a count of its own", async () => {
-  const { signIn } = await door();
+  const { signIn } = await access();
   const wrong = (tries: number) => signIn({ ...RIGHT, password: `wrong ${tries}` });
   await fresh();
   sessionLost();
   const keptCookies = cookies();
   signedOut();
   for (let tries = 0; tries < 5; tries++)
-    expect(await wrong(tries)).toMatchObject({
+    expect(said(await wrong(tries))).toMatchObject({
       ok: false,
       status: 401,
-      fields: { password: "This name and password do not fit together." },
+      fields: { password: "Wrong name or password." },
     });
-  expect(await signIn(RIGHT)).toMatchObject({
+  expect(said(await signIn(RIGHT))).toMatchObject({
     ok: false,
     status: 429,
     message: "Too many tries. Wait 5 seconds, then try again.",
   });
   // A refused try does not count: the wait does not grow by asking.
-  expect(await signIn(RIGHT)).toMatchObject({ status: 429, message: expect.stringMatching(/[45] seconds/u) });
-  // An unknown name is answered in the same words; from elsewhere, and in the owner's own browser, the door is open.
-  expect(await signIn({ signInName: "nobody", password: "x" })).toMatchObject({ status: 401, message: "This name and password do not fit together." }); // prettier-ignore
+  expect(said(await signIn(RIGHT))).toMatchObject({ status: 429, message: expect.stringMatching(/[45] seconds/u) });
+  // An unknown name is answered in the same words; from elsewhere, and in the owner's own browser, signing in works.
+  expect(said(await signIn({ signInName: "nobody", password: "x" }))).toMatchObject({
+    status: 401,
+    message: "Wrong name or password.",
+  });
   withHeaders({ "x-seed-round-address": "127.0.0.77" });
   expect(await signIn(RIGHT)).toMatchObject({ ok: true });
   withHeaders({});
@@ -37,14 +41,14 @@ test("failures slow down whoever fails, from where they fail; a browser that is 
   signedOut();
   await rows("update attempt set at = at - interval '6 seconds'");
   expect(await wrong(6)).toMatchObject({ status: 401 });
-  expect(await signIn(RIGHT)).toMatchObject({ message: "Too many tries. Wait 10 seconds, then try again." });
+  expect(said(await signIn(RIGHT))).toMatchObject({ message: "Too many tries. Wait 10 seconds, then try again." });
   await rows("update attempt set at = at + interval '1 day'");
   expect(await signIn(RIGHT)).toMatchObject({ ok: true });
   expect(await rows("select 1 from attempt where key like '%ines%'")).toEqual([]);
 });
 
 test("many tries at once gain nothing", async () => {
-  const { signIn } = await door();
+  const { signIn } = await access();
   const all = await Promise.all(
     Array.from({ length: 30 }, (_, tries) => signIn({ ...RIGHT, password: `wrong ${tries}` })),
   );
@@ -78,34 +82,34 @@ test("a session is kept as a hash, ends when its time is over or somebody ends i
   withHeaders({});
 });
 
-test("a password that is tried first is refused at every door", async () => {
+test("a password that is tried first is refused wherever one is set", async () => {
   const { changePassword } = await import("../../src/server/people/accountActions");
-  const { join } = await door();
+  const { join } = await access();
   await fresh();
   for (const password of ["qwertyuiop", "Saltcote Yard 2027", "ines varela"])
-    expect(await changePassword({ old: RIGHT.password, password })).toMatchObject({
+    expect(said(await changePassword({ old: RIGHT.password, password }))).toMatchObject({
       ok: false,
       status: 400,
-      fields: { password: expect.stringContaining("Take another") },
+      fields: { password: expect.stringContaining("Choose another") },
     });
   const key = await invitedAs("viewer");
-  expect(await join({ key, name: "Noor Amari", signInName: "noor", password: "nooramari1" })).toMatchObject({
+  expect(said(await join({ key, name: "Noor Amari", signInName: "noor", password: "nooramari1" }))).toMatchObject({
     ok: false,
     fields: { password: expect.any(String) },
   });
   expect(await rows("select 1 from account where sign_in_name = 'noor'")).toEqual([]);
 });
 
-test("doors are opened and closed only within an hour of the password; a garden goes with its name typed", async () => {
+test("access is changed only within an hour of the password; a garden is deleted with its name typed", async () => {
   const { confirmPassword, removeGarden, makeGarden } = await import("../../src/server/people/accountActions");
   const { invite } = await import("../../src/server/people/memberActions");
-  const { makeFirstGarden } = await door();
+  const { makeFirstGarden } = await access();
   await fresh();
   await rows("update session set confirmed_at = now() - interval '61 minutes'");
   const again = { ok: false, status: 403, confirm: true };
   expect(await invite({ role: "helper", days: 1 })).toMatchObject(again);
   expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject(again);
-  expect(await confirmPassword({ password: "not it" })).toMatchObject({
+  expect(said(await confirmPassword({ password: "not it" }))).toMatchObject({
     ok: false,
     fields: { password: expect.any(String) },
   });
@@ -113,7 +117,7 @@ test("doors are opened and closed only within an hour of the password; a garden 
   expect(await confirmPassword({ password: RIGHT.password })).toMatchObject({ ok: true });
   expect(await invite({ role: "helper", days: 1 })).toMatchObject({ ok: true });
   await makeGarden(SECOND_GARDEN);
-  expect(await removeGarden({ name: "Saltcote Yard" })).toMatchObject({
+  expect(said(await removeGarden({ name: "Saltcote Yard" }))).toMatchObject({
     ok: false,
     fields: { name: expect.stringContaining("Second yard") },
   });
@@ -136,13 +140,22 @@ test("a changed password ends the other sessions; the last keeper stays; who lea
   await fresh();
   const { changePassword } = await import("../../src/server/people/accountActions");
   const { endMembership, setRole } = await import("../../src/server/people/memberActions");
-  expect(await changePassword({ old: "not it at all", password: "a new long word" })).toMatchObject({ ok: false, fields: { old: expect.any(String) } }); // prettier-ignore
+  expect(said(await changePassword({ old: "not it at all", password: "a new long word" }))).toMatchObject({
+    ok: false,
+    fields: { old: expect.any(String) },
+  });
   expect(await changePassword({ old: RIGHT.password, password: "a new long word" })).toMatchObject({ ok: true });
   expect(await rows("select 1 from session where account_id = 1")).toHaveLength(1);
   const [me] = await rows<{ id: number; version: number }>("select id, version from person where name = 'Ines Varela'");
-  expect(await setRole({ ...me, role: "helper" })).toMatchObject({ ok: false, message: expect.stringContaining("last keeper") }); // prettier-ignore
-  expect(await endMembership({ id: me!.id })).toMatchObject({ ok: false, message: expect.stringContaining("last keeper") }); // prettier-ignore
-  const { signIn } = await door();
+  expect(said(await setRole({ ...me, role: "helper" }))).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("last keeper"),
+  });
+  expect(said(await endMembership({ id: me!.id }))).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("last keeper"),
+  });
+  const { signIn } = await access();
   const [tomas] = await rows<{ id: number }>("select id from person where name = 'Tomas Lind'");
   expect(await endMembership({ id: tomas!.id })).toMatchObject({ ok: true });
   signedOut();
@@ -151,13 +164,26 @@ test("a changed password ends the other sessions; the last keeper stays; who lea
 });
 
 test("the first start makes one account and is closed then", async () => {
-  const { firstStart } = await door();
-  const first = { name: "First", signInName: "first", password: "a long enough word", gardenName: "Mine", place: "", latitudeDeg: 50, timeZone: "UTC", currency: "€", unitSystem: "metric" }; // prettier-ignore
+  const { firstStart } = await access();
+  const first = {
+    name: "First",
+    signInName: "first",
+    password: "a long enough word",
+    gardenName: "Mine",
+    place: "",
+    latitudeDeg: 50,
+    timeZone: "UTC",
+    currency: "€",
+    unitSystem: "metric",
+  };
   expect(await firstStart(first)).toMatchObject({ ok: false, status: 403 });
   await rows("delete from session");
   await rows("update person set account_id = null");
   await rows("delete from account");
-  expect(await firstStart({ ...first, timeZone: "Nowhere/Else" })).toMatchObject({ ok: false, fields: { timeZone: expect.stringContaining("Nowhere/Else") } }); // prettier-ignore
+  expect(said(await firstStart({ ...first, timeZone: "Nowhere/Else" }))).toMatchObject({
+    ok: false,
+    fields: { timeZone: expect.stringContaining("Nowhere/Else") },
+  });
   const both = await Promise.all([firstStart(first), firstStart({ ...first, signInName: "second" })]);
   expect(both.map((result) => result.ok).sort()).toEqual([false, true]);
   expect(await who()).toMatchObject({ gardenName: "Mine", role: "keeper", personName: "First" });

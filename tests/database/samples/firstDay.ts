@@ -1,0 +1,77 @@
+import { idOf, type Samples } from "./lib";
+
+const label = { "NO3-N": 13.85, K2O: 46.6 };
+const stands = [{ told: "towers", figures: { lines: 1, tiers: 3, plants: 2 }, young: false }];
+
+/** What a first day does: quick answers that are kept, a place that was told, the library and the examples. */
+export const FIRST_DAY_SAMPLES: Samples = {
+  "place/setup": {
+    makeSetup: {
+      least: "grower",
+      input: async (rows) => ({
+        place: { houseId: await idOf(rows, "select id from house where garden_id = 1 order by id limit 1") },
+        stands,
+        tank: null,
+        pump: null,
+        timer: { kind: "continuous" },
+        system: "metric",
+      }),
+    },
+  },
+  "water/keepLoop": {
+    keepLoop: {
+      least: "grower",
+      input: async (rows) => ({
+        loopId: await idOf(rows, "select id from loop where garden_id = 1 order by id limit 1"),
+        timer: { kind: "every", everyMin: 120, runMin: 15, fromMin: 1320, toMin: 240 },
+      }),
+    },
+  },
+  "feed/keepDose": {
+    keepDose: {
+      least: "grower",
+      own: true,
+      input: async () => ({ name: `Bag ${Math.random()}`, label, gramsPerL: 1, ecMsPerCm: 1.3 }),
+    },
+  },
+  "feed/library": {
+    addLibraryRecipe: { least: "grower", own: true, input: async () => ({ library: "Steiner 1961" }) },
+    addCommonMeter: { least: "grower", own: true, input: async () => ({ library: "EC pen in CF" }) },
+  },
+  "growth/library": {
+    addLibraryCrop: { least: "grower", own: true, input: async () => ({ library: "Basil" }) },
+  },
+  "batches/keep": {
+    addGrowing: {
+      least: "grower",
+      input: async (rows) => ({
+        varietyId: await idOf(rows, "select id from variety where garden_id = 1 order by id limit 1"),
+        plants: 40,
+        ageDays: 14,
+      }),
+    },
+    keepSowing: {
+      least: "grower",
+      input: async (rows) => ({
+        crop: { varietyId: await idOf(rows, "select id from variety where garden_id = 1 order by id limit 1") },
+        sowDay: "2027-10-04",
+        cells: 20,
+        targetPlants: 16,
+      }),
+    },
+    keepWeek: {
+      least: "grower",
+      input: async (rows) => ({
+        crop: { varietyId: await idOf(rows, "select id from variety where garden_id = 1 order by id limit 1") },
+        weekday: 5,
+        quantity: 3,
+      }),
+    },
+  },
+  "people/examples": {
+    openExample: { least: "viewer", own: true, ends: true, input: async () => ({ example: "Sill" }) },
+    copyExample: { least: "grower", own: true, input: async () => ({ example: "Sill" }) },
+    leaveExample: { least: "keeper", own: true, ends: true, input: async () => ({}) },
+    keepExample: { least: "keeper", own: true, input: async () => ({}) },
+  },
+};

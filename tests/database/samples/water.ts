@@ -1,0 +1,35 @@
+import { METER, RECIPE, RECIPE_SALT, SALT } from "../../../src/core/garden/entities/feed";
+import { LOOP, SOURCE, STOCK_TANK, STORE } from "../../../src/core/garden/entities/water";
+import { formOf, made, without, type Rows, type Samples } from "./lib";
+
+const salt = async (rows: Rows) => {
+  const form = await formOf(rows, SALT);
+  const own = ["solubilityGPerL", "chelate"];
+  return { ...without(form, ...own), opened: without(form.opened as Record<string, unknown>, ...own) };
+};
+
+export const WATER_SAMPLES: Samples = {
+  "water/actions": {
+    saveLoop: { least: "grower", input: (rows) => formOf(rows, LOOP) },
+    setTurns: {
+      least: "grower",
+      input: async (rows) => ({ ...(await rows('select id, turns as "from" from loop where id = 2'))[0], turns: 2 }),
+    },
+    askStoreYears: { least: "grower", own: true, input: async () => ({}) },
+    saveSource: { least: "grower", input: (rows) => formOf(rows, SOURCE) },
+    saveStore: { least: "grower", input: async (rows) => ({ ...(await formOf(rows, STORE)), readOn: "2027-09-02" }) },
+  },
+  "feed/actions": {
+    saveRecipe: { least: "grower", input: (rows) => formOf(rows, RECIPE, "true", { salts: RECIPE_SALT }) },
+    saveSalt: { least: "grower", input: salt },
+    saveMeter: { least: "grower", input: (rows) => formOf(rows, METER) },
+    removeMeter: {
+      least: "grower",
+      input: made("insert into meter (garden_id, name, ec_scale) values (1, 'M' || random(), 'CF') returning id"),
+    },
+    saveStockTank: {
+      least: "grower",
+      input: async (rows) => ({ ...(await formOf(rows, STOCK_TANK)), readOn: "2027-09-02" }),
+    },
+  },
+};

@@ -1,0 +1,140 @@
+import { expect, ready, test } from "./garden";
+
+test("a pump that cannot lift is found out, and one that can is put in; a closed bank gives the rest more", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/water/pump");
+  await ready(page);
+  const gives = page.getByRole("region", { name: "What the pump gives" });
+  const flow = async () => Number((await gives.locator("p").first().innerText()).replaceAll(/[^\d.]/gu, ""));
+  await expect(gives).toContainText("It fits");
+
+  await test.step("a bank is closed: each of the others gets more", async () => {
+    const bank = page.getByRole("listitem").filter({ hasText: "Leaf bank, valve 1" });
+    const share = async () => Number(/(\d+) %$/u.exec((await bank.innerText()).trim())![1]);
+    const before = await share();
+    const all = await flow();
+    await page.getByRole("switch", { name: "Nursery bank, valve 1: open" }).click();
+    await page.getByRole("switch", { name: "Leaf bank, valve 2: open" }).click();
+    await expect(page.getByText("closed", { exact: true })).toHaveCount(2);
+    expect(await flow()).toBeLessThan(all);
+    expect(await share()).toBeGreaterThan(before);
+    await page.getByRole("switch", { name: "Nursery bank, valve 1: open" }).click();
+    await page.getByRole("switch", { name: "Leaf bank, valve 2: open" }).click();
+  });
+
+  await test.step("one by its label cannot lift, and what would is said", async () => {
+    await page.getByRole("textbox", { name: "Flow at no lift" }).fill("4000 L/h");
+    await page.getByRole("textbox", { name: "Greatest lift" }).fill("0.5 m");
+    await page.getByRole("button", { name: "Try it", exact: true }).click();
+    await expect(gives).toContainText("It cannot lift the water to");
+    await expect(gives).toContainText(/Wanted is a pump that gives .* at .* of head/u);
+    await expect(page.getByText("the Leaf loop keeps its own until you put this one in")).toBeVisible();
+  });
+
+  await test.step("one that does is chosen from the sizes that are sold, put in, and taken out again", async () => {
+    const sizes = page.getByRole("list", { name: "Sizes that are sold" });
+    await sizes.getByRole("button", { name: /fits/ }).first().click();
+    await expect(gives).toContainText("It fits");
+    await page.getByRole("button", { name: "Put it into the Leaf loop" }).click();
+    await expect(page.getByText("The pump is changed")).toBeVisible();
+    const [loop] = await garden.rows<{ pump: Record<string, unknown> }>("select pump from loop where name = 'Leaf'");
+    expect(loop!.pump).toMatchObject({ kind: "label", boreMm: 33.2, pipeLengthM: 14 });
+    await page.getByRole("button", { name: "Undo" }).click();
+    await expect
+      .poll(
+        async () =>
+          (await garden.rows<{ kind: string }>("select pump ->> 'kind' as kind from loop where name = 'Leaf'"))[0]!
+            .kind,
+      )
+      .toBe("table");
+  });
+});
+
+test("emitter spacings are compared and one is kept; a catch-can test puts the flush on the round", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/water/lines");
+  await ready(page);
+
+  await test.step("a close spacing leaves fewer plants dry, and is kept with its line", async () => {
+    const row = (spacing: string) =>
+      page.getByRole("row").filter({ has: page.getByRole("rowheader", { name: spacing }) });
+    await page.getByRole("combobox", { name: /of the emitters are blocked/ }).selectOption("0.1");
+    const dry = async (spacing: string) => parseFloat(await row(spacing).getByRole("cell").nth(4).innerText());
+    expect(await dry("100 mm")).toBeLessThan(await dry("400 mm"));
+    await page.getByRole("textbox", { name: "Emitter spacing" }).fill("20 cm");
+    await expect(page.getByText("50 emitters").first()).toBeVisible();
+    await page.getByRole("textbox", { name: "Emitter spacing" }).fill("0");
+    await expect(page.getByRole("alert").filter({ hasText: "Emitter spacing" })).toContainText("must be from");
+    await page.getByRole("textbox", { name: "Emitter spacing" }).fill("20 cm");
+    await page.getByRole("button", { name: "Keep this line" }).click();
+    await expect(page.getByText("Saved")).toBeVisible();
+    const [stand] = await garden.rows<{ spec: Record<string, number> }>("select spec from stand where name = 'Beds'");
+    expect(stand!.spec).toMatchObject({ emitterSpacingM: 0.2, lateralBoreMm: 13.6 });
+  });
+
+  await test.step("cans are written down, wrong ones are named, and what they find comes onto the round", async () => {
+    const cans = page.getByRole("textbox", { name: /Caught, mL/ });
+    await cans.fill("81 79 eighty 78");
+    await page.getByRole("button", { name: "Keep this test" }).click();
+    await expect(page.getByText("Can 3: “eighty” is not a number")).toBeVisible();
+    await cans.fill("81 79 80 12 78 80 82 81 150 79");
+    await expect(page.getByRole("img", { name: "10 cans along the line. blocked: 4; blown: 9" })).toBeVisible();
+    await page.getByRole("combobox", { name: "Line", exact: true }).selectOption("3");
+    await page.getByRole("button", { name: "Keep this test" }).click();
+    await expect(page.getByText("Test kept")).toBeVisible();
+    await expect(cans).toHaveValue("");
+    await page.goto("/round");
+    await ready(page);
+    await page.getByRole("link", { name: /Beds, line 3: flush or replace emitters/ }).click();
+    const panel = page.getByRole("region", { name: /Beds, line 3/ });
+    await expect(panel).toContainText("blocked: 4; blown: 9");
+    await panel.getByRole("button", { name: "Done as planned" }).click();
+    await expect
+      .poll(async () => {
+        const [flushed] = await garden.rows<{ count: number }>(
+          "select count(*)::integer from log_entry where kind = 'flush' and (what ->> 'done')::integer = 2",
+        );
+        return flushed!.count;
+      })
+      .toBe(1);
+  });
+});
+
+test("when sources are lost the first short day moves to the front; a thousand years of weather are tried", async ({
+  page,
+}) => {
+  await page.goto("/water/supply");
+  await ready(page);
+  const horizon = page.getByRole("img", { name: /^Stored water and daily draw/ });
+  await expect(horizon).toHaveAccessibleName(/never short/);
+  const weather = page.getByRole("region", { name: "Store and weather" });
+
+  await test.step("with all sources the plan is carried in every simulated year", async () => {
+    await weather.getByRole("button", { name: "Try a thousand years" }).click();
+    await expect(weather.getByText(/100 % of 1.?000 simulated years/)).toBeVisible();
+  });
+
+  await test.step("the well and the standpipe are lost", async () => {
+    for (const [name, field] of [
+      ["Salty well", "Hours a day"],
+      ["Standpipe", "Allowance a day"],
+    ] as const) {
+      const row = page.getByRole("listitem").filter({ hasText: name });
+      await row.getByRole("button", { name: /^Change/ }).click();
+      const dialog = page.getByRole("dialog");
+      await dialog.getByLabel(field).fill("0");
+      await dialog.getByRole("button", { name: "Save" }).click();
+      await expect(dialog).toBeHidden();
+    }
+    await expect(horizon).toHaveAccessibleName(/first short on \d+ Sep 2027/);
+  });
+
+  await test.step("asked again, no year is carried, and no store would help", async () => {
+    await weather.getByRole("button", { name: "Try the years again" }).click();
+    await expect(weather.getByText(/No store up to .* carries 90 %/)).toBeVisible();
+  });
+});
