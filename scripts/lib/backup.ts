@@ -135,11 +135,33 @@ export async function restore(ownerUrl: string, file: string, now = new Date()):
     throw new Error(`The backup could not be restored: ${firstLine(error)}. Nothing was changed.`, { cause: error });
   }
   const isEmpty = (await ask(ownerUrl, "select from pg_tables where schemaname = 'public' limit 1")).length === 0;
-  await ask(server, `select pg_terminate_backend(pid) from pg_stat_activity where datname = ${pg.escapeLiteral(name)}`);
-  if (isEmpty) await ask(server, `drop database ${pg.escapeIdentifier(name)} with (force)`);
-  else await ask(server, `alter database ${pg.escapeIdentifier(name)} rename to ${pg.escapeIdentifier(before)}`);
-  await ask(server, `alter database ${pg.escapeIdentifier(beside)} rename to ${pg.escapeIdentifier(name)}`);
+  await closedToAll(server, name, async () => {
+    if (isEmpty) await ask(server, `drop database ${pg.escapeIdentifier(name)} with (force)`);
+    else await rename(server, name, before);
+    await rename(server, beside, name).catch(async (error: unknown) => {
+      if (!isEmpty) await rename(server, before, name);
+      throw error;
+    });
+  });
+  if (!isEmpty) await ask(server, `alter database ${pg.escapeIdentifier(before)} allow_connections true`);
   return isEmpty ? null : before;
+}
+
+/** Cuts everybody off and lets nobody in again meanwhile: whoever listens comes back at once, and a rename wants to be alone. */
+async function closedToAll(server: string, name: string, work: () => Promise<void>): Promise<void> {
+  await ask(server, `alter database ${pg.escapeIdentifier(name)} allow_connections false`);
+  try {
+    await ask(server, "select pg_terminate_backend(pid) from pg_stat_activity where datname = $1", [name]);
+    await work();
+  } catch (error) {
+    const isThere = (await ask(server, "select from pg_database where datname = $1", [name])).length > 0;
+    if (isThere) await ask(server, `alter database ${pg.escapeIdentifier(name)} allow_connections true`);
+    throw error;
+  }
+}
+
+async function rename(server: string, from: string, to: string): Promise<void> {
+  await ask(server, `alter database ${pg.escapeIdentifier(from)} rename to ${pg.escapeIdentifier(to)}`);
 }
 
 /** Whether a day has passed since the last backup that worked. A clock that was set back does not put it off for ever. */

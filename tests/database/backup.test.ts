@@ -26,6 +26,16 @@ const ask = async <Row>(sql: string): Promise<Row[]> => {
     .then(({ rows }) => rows as Row[])
     .finally(() => client.end());
 };
+/** Drops what a restore kept aside; the pool of the restored database has ended already. */
+async function dropAside(name: string) {
+  const url = new URL(database.url);
+  url.pathname = "/postgres";
+  const client = new pg.Client({ connectionString: url.toString() });
+  await client.connect();
+  await client.query(`drop database ${name}`);
+  await client.end();
+  database = { ...database, close: async () => undefined };
+}
 const dumps = () => readdirSync(folder).sort();
 
 test("what was backed up comes back as it was; what was there meanwhile is kept aside", async () => {
@@ -40,13 +50,28 @@ test("what was backed up comes back as it was; what was there meanwhile is kept 
   // No page that was worked out before may pass for one of the restored garden.
   const [after] = await ask<{ count: string }>("select count from revision");
   expect(Number(after!.count)).toBeGreaterThan(Number(count));
-  const url = new URL(database.url);
-  url.pathname = "/postgres";
-  const client = new pg.Client({ connectionString: url.toString() });
-  await client.connect();
-  await client.query(`drop database ${aside}`);
-  await client.end();
-  database = { ...database, close: async () => undefined };
+  await dropAside(aside!);
+});
+
+test("a restore holds while a running application keeps coming back", async () => {
+  const file = await backUp(database.url, folder);
+  await ask("delete from stand; delete from house");
+  await database.pool.end();
+  let isOver = false;
+  // As whoever listens does when it is cut off: at once, again, and stays.
+  const comingBack = Array.from({ length: 4 }, async () => {
+    while (!isOver) {
+      const client = new pg.Client({ connectionString: database.url });
+      client.on("error", () => undefined);
+      await client.connect().catch(() => undefined);
+      await client.query("select pg_sleep(20)").catch(() => undefined);
+      await client.end().catch(() => undefined);
+    }
+  });
+  const aside = await restore(database.url, file).finally(() => (isOver = true));
+  await Promise.all(comingBack);
+  expect(await ask("select count(*)::integer as count from house")).toEqual([{ count: 3 }]);
+  await dropAside(aside!);
 });
 
 test("a full disk: the older backup stays, no half file, and the error is noted in words", async () => {
