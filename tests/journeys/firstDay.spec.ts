@@ -285,7 +285,15 @@ for (const [size, viewport] of SIZES)
             await page.waitForURL((url) => !url.searchParams.has("item"));
           }
         }
-        for (const path of ["/place", "/water", "/water/lines", "/water/pump", "/water/supply", "/batches", "/round/log"]) {
+        for (const path of [
+          "/place",
+          "/water",
+          "/water/lines",
+          "/water/pump",
+          "/water/supply",
+          "/batches",
+          "/round/log",
+        ]) {
           await page.goto(path);
           await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
         }
