@@ -107,6 +107,17 @@ async function loadPlaces(db: Db): Promise<Ids> {
   }
   const people = await many<{ id: number; name: string }>(db, "select id, name from person where garden_id = $1", [id]);
   const person = new Map(people.map((one) => [one.name, one.id]));
+  const { climate } = place;
+  await save("climate", {
+    elevation_m: climate.elevationM,
+    near_sea: climate.nearSea,
+    highest_c_by_month: climate.highestCByMonth,
+    lowest_c_by_month: climate.lowestCByMonth,
+    humidity_by_month: climate.humidityByMonth,
+    wind_m_per_s_by_month: climate.windMPerSByMonth,
+    rain_mm_by_month: climate.rainMmByMonth,
+    wet_days_by_month: climate.wetDaysByMonth,
+  });
   const house = await idsOf(place.houses, (entry, position) =>
     save("house", {
       name: entry.name,
@@ -116,6 +127,10 @@ async function loadPlaces(db: Db): Promise<Ids> {
       height_m: entry.heightM,
       cover: entry.cover,
       shade_share: entry.shadeShare,
+      warmer_by_day_c: entry.warmerByDayC ?? 0,
+      warmer_by_night_c: entry.warmerByNightC ?? 0,
+      heated_to_c: entry.heatedToC ?? null,
+      vented_at_c: entry.ventedAtC ?? null,
       x_m: entry.xM,
       y_m: entry.yM,
     }),
@@ -157,7 +172,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
     for (const [position, stage] of stages.entries())
       await run(
         db,
-        `insert into variety_stage (garden_id, variety_id, position, name, growing_area_id, days_by_month, survival, need_lpd) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+        `insert into variety_stage (garden_id, variety_id, position, name, growing_area_id, days_by_month, survival, need_lpd, kc, area_per_plant_m2) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
         [
           id,
           varietyId,
@@ -167,6 +182,8 @@ async function loadPlaces(db: Db): Promise<Ids> {
           stage.daysByMonth,
           stage.survival,
           stage.needLpd,
+          "kc" in stage ? stage.kc : null,
+          "areaPerPlantM2" in stage ? stage.areaPerPlantM2 : null,
         ],
       );
     return varietyId;

@@ -142,6 +142,22 @@ const points = [
 ];
 const source = { id: 1, name: "Well", kind: "rain", priority: 1, limitLpd: 900, roofAreaM2: 40, pricePerM3: 1 };
 const rain = { rainMmByMonth: days, wetDaysByMonth: days };
+const normals = {
+  ...{ latitudeDeg: 40, elevationM: 20, nearSea: true },
+  highestCByMonth: [14, 15, 18, 20, 24, 28, 31, 31, 27, 22, 18, 15],
+  lowestCByMonth: [5, 6, 8, 10, 13, 16, 18, 18, 16, 12, 9, 6],
+  humidityByMonth: [0.8, 0.8, 0.7, 0.7, 0.7, 0.6, 0.6, 0.6, 0.7, 0.7, 0.8, 0.8],
+  windMPerSByMonth: [3, 3, 3, 3, 3, 3, 3, 3, 3, 3, 3, 3],
+};
+const measured = { highestC: 26, lowestC: 14, humidity: 0.6, windMPerS: 2, radiationMjPerM2: 22 };
+const houseAir = {
+  ...{ cover: "film", lightThrough: 0.8, shadeShare: 0.2, warmerByDayC: 4, warmerByNightC: 1 },
+  ...{ heatedToC: 8, ventedAtC: 28 },
+};
+const outsideDay = {
+  ...{ highestC: 26, lowestC: 14, vapourPressureKpa: 1.5, humidity: 0.6, windAt2MMPerS: 2 },
+  ...{ radiationMjPerM2Day: 22, clearSkyMjPerM2Day: 30, daylightHours: 14 },
+};
 const raft = { lengthM: 1.2, widthM: 0.6, edgeMarginM: 0.1, pitchM: 0.2, packing: "hexagonal" };
 const bar = { lengthMm: 6000, price: 10, onHand: 2 };
 const cutProblem = { sawCutMm: 3, trimMm: 5, objective: "bars", pieces: [{ lengthMm: 900, count: 0 }], bars: [bar] };
@@ -669,6 +685,18 @@ export const CALLS: Readonly<Record<string, Call>> = {
     args: [{ lines: 12, linesPerRun: 3, flowPerRunLph: 90, lineLengthM: 6, joinLengthM: 0.4, plantsPerLine: 24 }],
   },
   "water/longestLateral#longestLateral": { args: [line, 10, 0.1] },
+  "place/climate/sun#dailyLightMol": { args: [20] },
+  "place/climate/normals#onDayOfYear": { args: [days, 172] },
+  "place/climate/normals#normalDay": { args: [normals, 172] },
+  "place/climate/normals#measuredDay": {
+    args: [{ latitudeDeg: 40, elevationM: 20, nearSea: true }, measured, 172],
+  },
+  "place/climate/normals#requireNormals": { args: ["normalDay", normals] },
+  "place/climate/houseAir#lightInside": { args: [houseAir] },
+  "place/climate/houseAir#longwaveOpenness": { args: [houseAir] },
+  "place/climate/houseAir#insideDay": { args: [houseAir, outsideDay] },
+  "place/climate/houseAir#houseEt0": { args: [houseAir, outsideDay, 20] },
+  "place/climate/climateYear#climateDays": { args: [normals, houseAir, [172]] },
   "place/climate/sun#sunOfDay": { args: [40, 172] },
   "place/climate/sun#declinationOf": { args: [172] },
   "place/climate/sun#radiationFromTemperatures": { args: [ra, 26, 14, 0.16] },
@@ -859,6 +887,13 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/layoutTables#liveLayout",
       "garden/loopFeed#loopFeed",
       "garden/loopFeed#loopFeeds",
+      "garden/climate#dayOfYear",
+      "garden/climate#et0ByArea",
+      "garden/climate#et0ByHouse",
+      "garden/climate#normalsOf",
+      "garden/climate#outsideYear",
+      "garden/standing#standingOn",
+      "garden/standing#standingOnStand",
       "garden/loopNeed#loopNeedLpd",
       "garden/placeView#houseViews",
       "garden/planInput#areaStands",
@@ -877,6 +912,9 @@ export const INSIDE: Readonly<Record<string, string>> = {
     ].map((name) => [name, GARDEN]),
   ),
   "units/dimensions#systemOf": BUILDER,
+  "batches/plantNeed#needPerMmL": PLAN,
+  "batches/plantNeed#stageNeedLpd": PLAN,
+  "place/climate/weatherNormals#weatherNormals": SOUND,
   "batches/unfitting#sownForAlone": SOUND,
   "garden/examples/exampleTables#exampleChanges": GARDEN,
   "garden/nextStep#nextStep": GARDEN,

@@ -68,7 +68,7 @@ function trialOf(field: Exclude<EntityField, { type: "union" | "reference" }> | 
       return {
         good: [array(most, least), array(fewest, greatest)],
         bad: [
-          array(most, least / 2 - 0.1),
+          array(most, Math.min(least, least / 2) - 0.1),
           array(fewest, greatest + 1),
           array(most + 1, greatest),
           array(fewest - 1, greatest),

@@ -112,6 +112,14 @@ const SAVES: readonly (readonly [action: string, effect: Effect])[] = [
     },
   ],
   [
+    "place/climateActions saveClimate",
+    {
+      change: { elevationM: 25, nearSea: false },
+      look: "select elevation_m, near_sea, rain_mm_by_month[1] as rain from climate where id = $1",
+      after: { elevation_m: 25, near_sea: false, rain: 95 },
+    },
+  ],
+  [
     "feed/actions saveMeter",
     {
       change: { ecScale: "ppm700", compensated: false },

@@ -98,6 +98,28 @@ test("a run-to-waste loop is given what drains on top of what is drunk", () => {
   expect(plan.needLByLoop.get(7)![10]).toBeCloseTo((50 * 0.05) / 0.8, 9);
 });
 
+test("where the climate is told a plant drinks by it, as the log has taught; a figure that was told to stand stands", () => {
+  const et0MmByArea = {
+    1: new Float64Array(400).fill(4),
+    2: Float64Array.from({ length: 400 }, (_, day) => day / 100),
+  };
+  const follows = lettuce.stages.map(
+    (stage) => ({ ...stage, needFrom: "climate", kc: 1, areaPerPlantM2: 0.05 }) as const,
+  );
+  const planned = (stages: PlanVariety["stages"], more: Partial<PlanInput> = {}) =>
+    workOutPlan(input([batch(1, today + 2, 40)], { varieties: [{ ...lettuce, stages }], et0MmByArea, ...more }));
+  const byClimate = planned(follows);
+  expect(byClimate.needLByLoop.get(7)![2 + 10]).toBeCloseTo(50 * 4 * 0.05, 9);
+  for (const at of [24, 30]) expect(byClimate.needLByLoop.get(7)![at]).toBeCloseTo(50 * (at / 100) * 0.05, 9);
+  expect(planned(follows, { needFactorByLoop: { 7: 1.5 } }).needLByLoop.get(7)![30]).toBeCloseTo(
+    50 * 0.3 * 0.05 * 1.5,
+    9,
+  );
+  const figures = planned(follows.map((stage) => ({ ...stage, needFrom: "figure" })));
+  expect(figures.needLByLoop.get(7)![12 + 10]).toBeCloseTo(50 * 0.2, 9);
+  expect(planned(follows.map((stage) => ({ ...stage, kc: null }))).needL).toEqual(figures.needL);
+});
+
 test("orders are covered by batches that are ready for them, sized for what they can serve, in time and on sowing days", () => {
   const wish = {
     variety: lettuce,

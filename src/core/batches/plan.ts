@@ -5,7 +5,8 @@ import { demandsOf, serveAll, type Delivery } from "./allocate";
 import { Lots } from "./lots";
 import { addStay, areaTallies, occupancyOf, type AreaTally, type GrowingAreaOccupancy } from "./occupancy";
 import { addLotsOf, lastDay, staysOf, varietyClocks, type Clocks, type OpenStay, type Stay } from "./timeline";
-import type { PlanBatch, PlanGrowingArea, PlanInput, PlanVariety } from "./types";
+import { needPerMmL } from "./plantNeed";
+import type { PlanBatch, PlanInput, PlanVariety } from "./types";
 
 /** Stages that began before the window or end after it are clocked this far out without being walked day by day. */
 const CLOCK_MARGIN_DAYS = 200;
@@ -44,9 +45,8 @@ export function workOutPlan(input: PlanInput): Plan {
   const days = input.to - input.from;
   const batches = new Array<WorkedBatch>(input.batches.length);
   const deliveries: Delivery[][] = Array.from({ length: days }, () => []);
-  const areas = new Map(input.growingAreas.map((area) => [area.id, area]));
   const tallies = areaTallies(input.growingAreas, days);
-  const water = new Map<number | "hand", Float64Array>();
+  const water = drinkingByArea(input, days);
   const ordersBy = groupBy(input.orders, (order) => order.varietyId);
   const indicesBy = indicesByVariety(input);
   const lots = new Lots();
@@ -59,10 +59,10 @@ export function workOutPlan(input: PlanInput): Plan {
     for (const delivery of serveAll(demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to), lots))
       deliveries[delivery.day - input.from]!.push(delivery);
     settleEnds(own, lots, input.today);
-    addStays(own, variety, input, areas, tallies, water);
+    addStays(own, variety, input, tallies, water);
     indices.forEach((index, at) => (batches[index] = own[at]!));
   }
-  const needLByLoop = new Map([...water].map(([key, changes]) => [key, runningSum(changes)]));
+  const needLByLoop = needByLoop(input, water);
   const needL = new Float64Array(days);
   for (const need of needLByLoop.values()) for (let day = 0; day < days; day++) needL[day]! += need[day]!;
   return {
@@ -121,38 +121,63 @@ function settleEnds(own: readonly OpenBatch[], lots: Lots, today: Day): void {
   }
 }
 
-/** Adds the stays of a variety to the plants of its growing areas, and what they drink to the need of the loops there. */
+/** Adds the stays of a variety to the plants of its growing areas, and what they drink to what is drunk there. */
 function addStays(
   own: readonly OpenBatch[],
   variety: PlanVariety,
   input: PlanInput,
-  areas: ReadonlyMap<number, PlanGrowingArea>,
   tallies: ReadonlyMap<number, AreaTally>,
-  water: Map<number | "hand", Float64Array>,
+  water: ReadonlyMap<number, Drinking>,
 ): void {
   if (own.length === 0) return;
   const days = input.to - input.from;
-  const stages = variety.stages.map(({ growingAreaId, needLpd }) => ({
-    tally: tallies.get(growingAreaId),
-    loops: (areas.get(growingAreaId)?.loops ?? []).map(({ loopId, share }) => {
-      const key = loopId ?? "hand";
-      const changes = water.get(key) ?? new Float64Array(days + 1);
-      water.set(key, changes);
-      const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
-      return { changes, perPlantL: (needLpd * share) / (1 - drained) };
-    }),
-  }));
+  const stages = variety.stages.map((stage) => {
+    const perMmL = needPerMmL(stage, input);
+    const drinking = water.get(stage.growingAreaId)?.[perMmL === null ? "figures" : "climate"];
+    return { tally: tallies.get(stage.growingAreaId), drinking, perPlantL: perMmL ?? stage.needLpd };
+  });
   for (const { stays } of own)
     for (const { stage, plants, from, to } of stays) {
-      const { tally, loops } = stages[stage]!;
+      const { tally, drinking, perPlantL } = stages[stage]!;
       const start = from - input.from;
       const end = to - input.from;
       if (tally) addStay(tally, plants, start, end);
-      for (const { changes, perPlantL } of loops) {
-        changes[Math.min(days, Math.max(0, start))]! += plants * perPlantL;
-        changes[Math.min(days, Math.max(0, end))]! -= plants * perPlantL;
-      }
+      if (!drinking) continue;
+      drinking[Math.min(days, Math.max(0, start))]! += plants * perPlantL;
+      drinking[Math.min(days, Math.max(0, end))]! -= plants * perPlantL;
     }
+}
+
+/** What the plants of a growing area drink, as it changes from day to day: litres by figures, litres a millimetre of ET0. */
+interface Drinking {
+  readonly figures: Float64Array;
+  readonly climate: Float64Array;
+}
+
+function drinkingByArea({ growingAreas }: PlanInput, days: number): Map<number, Drinking> {
+  const none = (): Drinking => ({ figures: new Float64Array(days + 1), climate: new Float64Array(days + 1) });
+  return new Map(growingAreas.map(({ id }) => [id, none()]));
+}
+
+/** Litres a day that each loop has to bring: what is drunk on it, as the loop's log has taught, and what drains. */
+function needByLoop(input: PlanInput, water: ReadonlyMap<number, Drinking>): Map<number | "hand", Float64Array> {
+  const needs = new Map<number | "hand", Float64Array>();
+  for (const area of input.growingAreas) {
+    const figures = runningSum(water.get(area.id)!.figures);
+    const climate = runningSum(water.get(area.id)!.climate);
+    const et0Mm = input.et0MmByArea?.[area.id];
+    for (const { loopId, share } of area.loops) {
+      const key = loopId ?? "hand";
+      const need = needs.get(key) ?? new Float64Array(figures.length);
+      needs.set(key, need);
+      const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
+      const factor = loopId === null ? 1 : (input.needFactorByLoop?.[loopId] ?? 1);
+      const times = (share * factor) / (1 - drained);
+      for (let day = 0; day < need.length; day++)
+        need[day]! += times * (figures[day]! + climate[day]! * (et0Mm?.[day] ?? 0));
+    }
+  }
+  return needs;
 }
 
 function runningSum(changes: Float64Array): Float64Array {

@@ -11,8 +11,12 @@ export interface PlanStage {
   readonly daysByMonth: DaysByMonth;
   /** Share that comes through the stage, 0–1. */
   readonly survival: number;
-  /** Litres a plant drinks a day in this stage. */
+  /** Litres a plant drinks a day in this stage: where the climate is not told, or whatever it is. */
   readonly needLpd: number;
+  readonly needFrom?: "climate" | "figure";
+  /** Crop coefficient: what it drinks, of what short grass would on the same ground. */
+  readonly kc?: number | null;
+  readonly areaPerPlantM2?: number | null;
 }
 
 export interface PlanVariety {
@@ -79,4 +83,8 @@ export interface PlanInput {
   readonly orders: readonly PlanOrder[];
   /** Share of the feed that drains from a run-to-waste loop, by loop id. */
   readonly drainShareByLoop: Readonly<Record<number, number>>;
+  /** What plants really drink of what is worked out, by loop id; 1 where none is named. */
+  readonly needFactorByLoop?: Readonly<Record<number, number>>;
+  /** Reference evapotranspiration of each day in a growing area, mm; none where its climate is not told. */
+  readonly et0MmByArea?: Readonly<Record<number, Float64Array>>;
 }

@@ -5,9 +5,10 @@ import type { BATCH, CUSTOMER, ORDER } from "./entities/batches";
 import type { METER, RECIPE, RECIPE_SALT, SALT } from "./entities/feed";
 import type { FieldsOf, RowOf } from "./entities/field";
 import type { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "./entities/growth";
-import type { GROWING_AREA, HOUSE, STAND } from "./entities/place";
+import type { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./entities/place";
 import type { LOOP, SOURCE, STOCK_TANK, STORE } from "./entities/water";
 
+export type ClimateRow = RowOf<typeof CLIMATE>;
 export type House = RowOf<typeof HOUSE>;
 export type Stand = RowOf<typeof STAND>;
 export type GrowingAreaRow = RowOf<typeof GROWING_AREA>;
@@ -34,6 +35,8 @@ export type Customer = RowOf<typeof CUSTOMER>;
 /** The rows that the plan of a garden is made of; log, readings, people and history are not among them. */
 export interface Garden {
   readonly latitudeDeg: number;
+  /** None where nothing of it was told. */
+  readonly climate: ClimateRow | null;
   readonly rain: RainNormals;
   readonly houses: readonly House[];
   readonly stands: readonly Stand[];

@@ -1,6 +1,8 @@
+import type { RainNormals } from "../water/rainInflow";
 import type { Row, Table, Tables } from "./changes";
 import type {
   BatchRow,
+  ClimateRow,
   Customer,
   Garden,
   GrowingAreaRow,
@@ -21,8 +23,8 @@ import type {
 } from "./garden";
 import { memo } from "./memo";
 
-/** Where a garden lies: what its sun and its rain hang on. */
-export type Site = Pick<Garden, "latitudeDeg" | "rain">;
+/** Where a garden lies: what its sun hangs on. */
+export type Site = Pick<Garden, "latitudeDeg">;
 
 const NONE: Table = {};
 
@@ -36,8 +38,11 @@ export function gardenOf(tables: Tables, site: Site): Garden {
     memo(`rows ${entity}`, [of(entity)], () => sorted(Object.values(of(entity)) as unknown as One[], by));
   const harvestUnits = list<HarvestUnitRow>("harvest_unit", "name");
   const customers = list<Customer>("customer", "name");
+  const climate = list<ClimateRow>("climate", "id")[0] ?? null;
   return {
     ...site,
+    climate,
+    rain: memo("rain", [of("climate")], () => rainOf(climate)),
     houses: list<House>("house", "position", "id"),
     stands: list<Stand>("stand", "houseId", "position", "id"),
     growingAreas: list<GrowingAreaRow>("growing_area", "position", "id"),
@@ -55,6 +60,16 @@ export function gardenOf(tables: Tables, site: Site): Garden {
     batches: memo("batches", [of("batch"), of("batch_stage")], () => batches(of("batch"), of("batch_stage"))),
     orders: memo("orders", [of("order_line"), customers], () => orders(of("order_line"), customers)),
     customers,
+  };
+}
+
+const NONE_BY_MONTH: readonly number[] = new Array<number>(12).fill(0);
+
+/** Rain that was not told is counted as none. */
+function rainOf(climate: ClimateRow | null): RainNormals {
+  return {
+    rainMmByMonth: climate?.rainMmByMonth ?? NONE_BY_MONTH,
+    wetDaysByMonth: climate?.wetDaysByMonth ?? NONE_BY_MONTH,
   };
 }
 

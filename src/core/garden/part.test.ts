@@ -32,7 +32,7 @@ const tables: Tables = {
   loop: { 5: { id: 5, position: 1, name: "Main" } },
   stand: { 11: stand(11, "Bank", 1), 12: stand(12, "Bank", 2) },
 };
-const site = { latitudeDeg: 0, rain: { rainMmByMonth: [], wetDaysByMonth: [] } };
+const site = { latitudeDeg: 0 };
 const layout = (): LayoutDocument => liveLayout(gardenOf(tables, site), "Now");
 
 test("the garden as a layout and back is the garden, by the names of its things", () => {

@@ -1,9 +1,10 @@
 import type { Plan } from "../batches/plan";
 import type { Stay } from "../batches/timeline";
 import type { PlanGrowingArea, PlanInput } from "../batches/types";
-import { growingAreaSitesPerLine, type GrowingAreaStand } from "../place/lineWords";
+import { growingAreaSitesPerLine } from "../place/lineWords";
 import { standCounts } from "../place/standCounts";
 import type { Day } from "../units/day";
+import { et0ByArea } from "./climate";
 import type { Garden, GrowingAreaRow, Stand } from "./garden";
 
 /** How far the plan looks back and ahead. */
@@ -19,20 +20,20 @@ export function areaStands({ growingAreas, stands }: Garden): Map<number, Stand[
 }
 
 /** What the plan of a garden is worked out from. */
-export function planInput(
-  garden: Garden,
-  standsOf: ReadonlyMap<number, readonly GrowingAreaStand[]>,
-  today: Day,
-): PlanInput {
+export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly Stand[]>, today: Day): PlanInput {
+  const from = today - DAYS_BACK;
+  const to = lastLookedAt(garden.orders, today);
   return {
     today,
-    from: today - DAYS_BACK,
-    to: lastLookedAt(garden.orders, today),
-    growingAreas: garden.growingAreas.map((area) => planArea(area, (standsOf.get(area.id) ?? []) as readonly Stand[])),
+    from,
+    to,
+    growingAreas: garden.growingAreas.map((area) => planArea(area, standsOf.get(area.id) ?? [])),
     varieties: garden.varieties,
     batches: garden.batches,
     orders: garden.orders,
     drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),
+    needFactorByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.needFactor])),
+    et0MmByArea: et0ByArea(garden, standsOf, from, to),
   };
 }
 

@@ -5,6 +5,7 @@ import { ladder, type Ladder } from "../water/ladder";
 import { pumpOnPipes } from "./ladderPump";
 import { loopTankRoom, type TankRoom } from "../place/standWater";
 import { standFlow } from "../place/standFlow";
+import { standingOnStand } from "./standing";
 import type { Loop, Stand } from "./garden";
 
 /** Freeboard kept under the rim of a tank, as a share of its volume. */
@@ -22,7 +23,6 @@ export function loopLadder(season: Worked, loop: Loop): Ladder {
   const { plan, garden: rows } = season;
   const offset = plan.today - plan.from;
   const standsOf = rows.stands.filter((stand) => stand.loopId === loop.id);
-  const growing = plantsByGrowingArea(season);
   const pumped = pumpOnPipes(loop, standsOf);
   const worked = ladder({
     kind: loop.kind,
@@ -31,11 +31,8 @@ export function loopLadder(season: Worked, loop: Loop): Ladder {
     timer: loop.timer,
     turns: loop.turns,
     stands: standsOf.map((stand) => {
-      const growingArea = season.input.growingAreas.find((candidate) => candidate.id === stand.growingAreaId)!;
       const flow = standFlow(stand.spec);
-      // A growing area on several stands: plants are taken as spread over them in proportion to their sites.
-      const share = growingArea.sites > 0 ? (flow.lines * flow.sitesPerLine) / growingArea.sites : 0;
-      const there = growing.get(stand.growingAreaId) ?? { plants: 0, needLpd: 0 };
+      const { plants, needLpd } = standingOnStand(season, stand.id, plan.today);
       return {
         name: stand.name,
         lines: flow.feeds,
@@ -44,8 +41,8 @@ export function loopLadder(season: Worked, loop: Loop): Ladder {
         limited: flow.limited,
         sitesPerLine: flow.sitesPerFeed,
         share: pumped ? (pumped.shares.get(stand.id) ?? 1) : 1,
-        plants: Math.round(there.plants * share),
-        needLpd: there.needLpd * share,
+        plants,
+        needLpd,
       };
     }),
     injector:
@@ -77,21 +74,7 @@ export function tankLimits(season: Worked, loop: Loop): TankLimits {
 }
 
 /** Litres a day that one plant of a stand drinks today, the mean of those there; 0 where none stands there. */
-export function plantNeedOn(season: Worked, { growingAreaId }: Stand): number {
-  const there = plantsByGrowingArea(season).get(growingAreaId);
-  return there && there.plants > 0 ? there.needLpd / there.plants : 0;
-}
-
-function plantsByGrowingArea({ plan }: Worked): Map<number, { plants: number; needLpd: number }> {
-  const byGrowingArea = new Map<number, { plants: number; needLpd: number }>();
-  for (const batch of plan.batches)
-    for (const stay of batch.stays) {
-      if (stay.from > plan.today || stay.to <= plan.today) continue;
-      const sum = byGrowingArea.get(stay.growingAreaId) ?? { plants: 0, needLpd: 0 };
-      byGrowingArea.set(stay.growingAreaId, {
-        plants: sum.plants + stay.plants,
-        needLpd: sum.needLpd + stay.plants * batch.variety.stages[stay.stage]!.needLpd,
-      });
-    }
-  return byGrowingArea;
+export function plantNeedOn(season: Worked, { id }: Stand): number {
+  const there = standingOnStand(season, id, season.plan.today);
+  return there.plants > 0 ? there.needLpd / there.plants : 0;
 }

@@ -32,7 +32,8 @@ export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
       return memo("growingAreaStands", [g.stands, g.growingAreas], () => areaStands(g));
     },
     get input() {
-      const from = [g.batches, g.orders, g.varieties, g.stands, g.growingAreas, g.loops, today] as const;
+      const places = [g.stands, g.growingAreas, g.loops, g.houses, g.climate] as const;
+      const from = [g.batches, g.orders, g.varieties, ...places, today] as const;
       return memo("input", from, () => planInput(g, worked.growingAreaStands, today));
     },
     get plan() {

@@ -3,12 +3,11 @@ import type { PlacedStay } from "../batches/lanes";
 import type { Plan } from "../batches/plan";
 import type { SaltUse, Shortage } from "../batches/shortages";
 import type { PlanInput } from "../batches/types";
-import type { GrowingAreaStand } from "../place/lineWords";
 import type { RoundItem } from "../round/types";
 import type { Day } from "../units/day";
 import type { SupplyHorizon } from "../water/supply";
 import type { Facts } from "./facts";
-import type { Garden } from "./garden";
+import type { Garden, Stand } from "./garden";
 import type { LoopFeed } from "./loopFeed";
 
 /** A garden worked out: its parts are made when they are asked for. */
@@ -19,7 +18,7 @@ export interface Worked {
   readonly input: PlanInput;
   readonly plan: Plan;
   /** Stands of each growing area, by its id. */
-  readonly growingAreaStands: ReadonlyMap<number, readonly GrowingAreaStand[]>;
+  readonly growingAreaStands: ReadonlyMap<number, readonly Stand[]>;
   /** Stays of each growing area on its sites, by its id. */
   readonly placed: ReadonlyMap<number, readonly PlacedStay[]>;
   /** What each loop is fed, by its id. */

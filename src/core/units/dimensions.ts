@@ -23,6 +23,9 @@ export type Dimension =
   | "lineFlow"
   | "ec"
   | "temperature"
+  | "degrees"
+  | "rain"
+  | "wind"
   | "mass"
   | "concentration"
   | "share"
@@ -112,6 +115,23 @@ export const DIMENSIONS: Readonly<Record<Dimension, readonly Unit[]>> = {
     { symbol: "°C", aliases: ["c", "ºc"], factor: 1, neverThousands: true },
     { symbol: "°F", aliases: ["f", "ºf"], factor: 5 / 9, offset: -32, neverThousands: true },
   ],
+  // A difference of temperatures: no zero to shift.
+  degrees: [
+    { symbol: "°C", aliases: ["c", "ºc", "k"], factor: 1, neverThousands: true },
+    { symbol: "°F", aliases: ["f", "ºf"], factor: 5 / 9, neverThousands: true },
+  ],
+  // Depth of water on the ground, millimetres inside.
+  rain: [
+    { symbol: "mm", aliases: ["l/m²", "l/m2"], factor: 1 },
+    { symbol: "in", aliases: ['"', "″", "”", "''", "inch", "inches"], factor: M_PER_INCH * 1000 },
+  ],
+  // Metres a second inside.
+  wind: [
+    { symbol: "m/s", aliases: ["mps"], factor: 1 },
+    { symbol: "km/h", aliases: ["kmh", "kph"], factor: 1 / 3.6 },
+    { symbol: "mph", aliases: ["miles/h"], factor: 1609.344 / 3600 },
+    { symbol: "knots", aliases: ["kn", "kt", "knot"], factor: 1852 / 3600 },
+  ],
   mass: [
     { symbol: "g", aliases: ["gram", "grams"], factor: 1 },
     { symbol: "kg", aliases: [], factor: 1000 },
@@ -167,6 +187,8 @@ const SYMBOLS: Partial<Record<Dimension, { metric: string; us: string }>> = {
   flow: { metric: "L/h", us: "gph" },
   lineFlow: { metric: "L/min", us: "gpm" },
   mass: { metric: "g", us: "g" },
+  rain: { metric: "mm", us: "in" },
+  wind: { metric: "m/s", us: "mph" },
   density: { metric: "per m²", us: "per ft²" },
   pricePerVolume: { metric: "per m³", us: "per 1000 gal" },
   pricePerMass: { metric: "per kg", us: "per lb" },
@@ -178,7 +200,7 @@ export function preferredUnit(dimension: Dimension, preferences: UnitPreferences
   const symbol =
     dimension === "ec"
       ? EC_SYMBOLS[preferences.ec]
-      : dimension === "temperature"
+      : dimension === "temperature" || dimension === "degrees"
         ? preferences.temperature
         : SYMBOLS[dimension]?.[preferences.system];
   const units = DIMENSIONS[dimension];

@@ -17,6 +17,9 @@ export function rainInflowL(rainMm: number, roofAreaM2: number): number {
   return roofAreaM2 * Math.max(0, RUNOFF_SHARE * rainMm - FIRST_FLUSH_MM);
 }
 
+/** A month with fewer of them, in the mean of the years, counts as dry. */
+export const LEAST_WET_DAYS = 0.01;
+
 /** Monthly normals of rain: millimetres and wet days, January first. */
 export interface RainNormals {
   readonly rainMmByMonth: readonly number[];
@@ -36,5 +39,5 @@ export function meanRainInflowL(normals: RainNormals, month: number, daysInMonth
   requireEach("meanRainInflowL", "wetDaysByMonth", normals.wetDaysByMonth, 0, 31);
   const rainMm = normals.rainMmByMonth[month - 1] ?? 0;
   const wetDays = normals.wetDaysByMonth[month - 1] ?? 0;
-  return wetDays > 0 ? (wetDays * rainInflowL(rainMm / wetDays, roofAreaM2)) / daysInMonth : 0;
+  return wetDays >= LEAST_WET_DAYS ? (wetDays * rainInflowL(rainMm / wetDays, roofAreaM2)) / daysInMonth : 0;
 }

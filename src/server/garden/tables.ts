@@ -2,7 +2,6 @@ import type { Table, Tables } from "@/core/garden/changes";
 import { PLAN_ENTITIES } from "@/core/garden/entities";
 import type { Entity } from "@/core/garden/entities/field";
 import type { Site } from "@/core/garden/gardenOf";
-import type { RainNormals } from "@/core/water/rainInflow";
 import { many, maybeOne, one, type Db } from "../db/pool";
 import { columnsOf } from "../entities/columns";
 import { cachedAt } from "../session/cachedAt";
@@ -46,14 +45,7 @@ export async function gardenRevision(
   return row!;
 }
 
-/** Where a garden lies: what its sun and its rain hang on. */
+/** Where a garden lies: what its sun hangs on. */
 export async function gardenSite(db: Db, gardenId: number): Promise<Site> {
-  const { latitudeDeg, ...rain } = await one<RainNormals & { latitudeDeg: number }>(
-    db,
-    "garden",
-    `select latitude_deg as "latitudeDeg", rain_mm_by_month as "rainMmByMonth", wet_days_by_month as "wetDaysByMonth"
-       from garden where id = $1`,
-    [gardenId],
-  );
-  return { latitudeDeg, rain };
+  return one<Site>(db, "garden", 'select latitude_deg as "latitudeDeg" from garden where id = $1', [gardenId]);
 }

@@ -46,7 +46,6 @@ export async function createOwnGarden(
   keeperName: string,
   input: NewGardenInput,
 ): Promise<number> {
-  const none = new Array<number>(12).fill(0);
   const { gardenId, keeperId } = await createGarden(
     db,
     {
@@ -55,8 +54,6 @@ export async function createOwnGarden(
       latitudeDeg: input.latitudeDeg,
       timeZone: input.timeZone,
       currency: input.currency,
-      rainMmByMonth: none,
-      wetDaysByMonth: none,
       sowWeekdays: EVERY_DAY,
       isDemo: false,
     },

@@ -28,7 +28,6 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
   const example = exampleOf(name);
   const { id: accountId, name: keeper } = await accountById(db, who.accountId);
   const names = new Set(who.gardens.map((garden) => garden.name));
-  const none = new Array<number>(12).fill(0);
   const { gardenId, keeperId } = await createGarden(
     db,
     {
@@ -37,8 +36,6 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
       latitudeDeg: example.latitudeDeg,
       timeZone: example.timeZone,
       currency: example.units.currency,
-      rainMmByMonth: example.rain?.rainMmByMonth ?? none,
-      wetDaysByMonth: example.rain?.wetDaysByMonth ?? none,
       sowWeekdays: example.sowWeekdays,
       isDemo: false,
     },
@@ -70,7 +67,9 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
 /** Brings an example into this garden as a what-if: all of it or parts of it can be adopted from there. */
 export const copyExample = command("plan", exampleSchema, async (db, { example: name }, who) => {
   const tables = await keptTables(db, who.gardenId);
-  const { changes } = await settledIds(db, exampleChanges(tables, exampleOf(name), who.today));
+  // Its weather stays where it is.
+  const { climate: _, ...copied } = exampleChanges({ ...tables, climate: {} }, exampleOf(name), who.today);
+  const { changes } = await settledIds(db, copied);
   const sets = await many<{ name: string }>(db, "select name from change_set where garden_id = $1", [who.gardenId]);
   const taken = new Set(sets.map((set) => set.name));
   const id = await saveRow(db, "change_set", who.gardenId, null, {

@@ -10,8 +10,6 @@ export interface NewGarden {
   readonly latitudeDeg: number;
   readonly timeZone: string;
   readonly currency: string;
-  readonly rainMmByMonth: readonly number[];
-  readonly wetDaysByMonth: readonly number[];
   readonly sowWeekdays: readonly number[];
   readonly isDemo: boolean;
 }
@@ -35,8 +33,8 @@ export async function createGarden(
   await actAs(db, { gardenId: id });
   await run(
     db,
-    `insert into garden (id, name, place, latitude_deg, time_zone, currency, rain_mm_by_month, wet_days_by_month, sow_weekdays, is_demo)
-     overriding system value values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    `insert into garden (id, name, place, latitude_deg, time_zone, currency, sow_weekdays, is_demo)
+     overriding system value values ($1, $2, $3, $4, $5, $6, $7, $8)`,
     [
       id,
       garden.name,
@@ -44,8 +42,6 @@ export async function createGarden(
       garden.latitudeDeg,
       garden.timeZone,
       garden.currency,
-      garden.rainMmByMonth,
-      garden.wetDaysByMonth,
       garden.sowWeekdays,
       garden.isDemo,
     ],

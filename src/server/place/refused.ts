@@ -1,4 +1,5 @@
 import type { NoRoom } from "@/core/garden/setup/setUp";
+import type { WeatherProblem } from "@/core/place/climate/weatherFile";
 import type { HouseClash } from "@/core/place/houseChecks";
 import type { LayoutFault, LayoutFinding } from "@/core/place/layout/document";
 
@@ -13,6 +14,7 @@ export type PlaceRefusal = { readonly room: "place" } & (
   | { readonly kind: "part-gone"; readonly part: "house" | "stand" }
   | { readonly kind: "layout-faults"; readonly faults: readonly LayoutFault[] }
   | { readonly kind: "cannot-adopt"; readonly finding: LayoutFinding }
+  | { readonly kind: "weather-faults"; readonly problems: readonly WeatherProblem[] }
   | { readonly kind: "prices-missing" }
   | { readonly kind: "no-bars" }
   | {

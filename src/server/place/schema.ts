@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { GROWING_AREA, HOUSE, STAND } from "@/core/garden/entities/place";
+import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "@/core/garden/entities/place";
 import type { FieldsOf } from "@/core/garden/entities/field";
 import { entitySchema, partsOf } from "../entities/joi";
 import { type Opened, rowId } from "../session/validation";
@@ -23,5 +23,17 @@ export const addStandsSchema = Joi.object<{ stands: readonly StandFields[] }>({
 
 export type GrowingAreaInput = Opened & FieldsOf<typeof GROWING_AREA>;
 export const growingAreaSchema = entitySchema<GrowingAreaInput>(GROWING_AREA);
+
+export type ClimateInput = Opened & FieldsOf<typeof CLIMATE>;
+export const climateSchema = entitySchema<ClimateInput>(CLIMATE);
+
+/** Thirty years of days fit. */
+const MOST_CHARACTERS = 900_000;
+export const weatherSchema = Joi.object<{ text: string }>({
+  text: Joi.string().max(MOST_CHARACTERS).required().label("The file").messages({
+    "string.max": "The file is too long: bring in at most thirty years at once",
+    "string.empty": "The file is empty",
+  }),
+});
 
 export const removeSchema = Joi.object<{ id: number }>({ id: rowId("What to remove") });

@@ -95,6 +95,7 @@ test("a timer's parts follow its kind and fit together", () => {
     injectorGreatestLph: null,
     acid: "citric",
     coldestC: 8,
+    needFactor: 1,
     readEveryDays: 1,
   };
   const timer = (given: object) => errorsOf(loopSchema, { ...loop, timer: given });

@@ -1,4 +1,4 @@
-import { GROWING_AREA, HOUSE, STAND } from "../../../src/core/garden/entities/place";
+import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "../../../src/core/garden/entities/place";
 import { formOf, idOf, made, type Samples, type Rows } from "./lib";
 
 const bareStand = async (rows: Rows) => {
@@ -83,6 +83,15 @@ const keptList = async (rows: Rows) =>
   )[0]!;
 
 export const PLACE_SAMPLES: Samples = {
+  "place/climateActions": {
+    saveClimate: { least: "grower", input: (rows) => formOf(rows, CLIMATE) },
+    importWeather: {
+      least: "grower",
+      own: true,
+      input: async () => ({ text: "date,tmax,tmin,rain\n2026-03-01,14,6,0\n2026-03-02,15,7,3.5" }),
+    },
+    removeWeather: { least: "grower", own: true, input: async () => ({}) },
+  },
   "place/actions": {
     saveHouse: { least: "grower", input: (rows) => formOf(rows, HOUSE) },
     saveStand: { least: "grower", input: (rows) => formOf(rows, STAND) },

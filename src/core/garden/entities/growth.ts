@@ -168,6 +168,13 @@ export const VARIETY_STAGE = entity({
     },
     numberField("survival", "Share that survive", "share", 0.01, 1),
     numberField("needLpd", "Drinks a day", "volume", 0, 200),
+    choiceField(
+      "needFrom",
+      "What it drinks is",
+      ["climate", "figure"],
+      { climate: "worked out from the climate, where it is told", figure: "the figure above, whatever the weather" },
+      { initial: "climate" },
+    ),
     numberField("kc", "Crop coefficient (Kc)", "ratio", 0.05, 2, optional),
     numberField("areaPerPlantM2", "Ground of a plant", "area", 0.0001, 10, optional),
     {

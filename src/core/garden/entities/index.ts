@@ -3,11 +3,12 @@ import { BATCH, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
 import { METER, RECIPE, RECIPE_SALT, SALT } from "./feed";
 import type { Entity } from "./field";
 import { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "./growth";
-import { GROWING_AREA, HOUSE, STAND } from "./place";
+import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./place";
 import { LOOP, SOURCE, STOCK_TANK, STORE } from "./water";
 
 /** The entities of a plan, each after those that its rows refer to. */
 export const PLAN_ENTITIES = [
+  CLIMATE,
   HOUSE,
   GROWING_AREA,
   SOURCE,

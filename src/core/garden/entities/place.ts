@@ -16,9 +16,103 @@ export const HOUSE = entity({
       open: "open, no walls",
       solid: "solid roof and walls",
     }),
+    numberField("lightThrough", "Light that the cover lets through", "share", 0, 1, {
+      nullable: true,
+      initial: null,
+      hint: "empty: as its cover usually does; shade comes on top",
+    }),
     numberField("shadeShare", "Shade", "share", 0, 1, { initial: 0, hint: "what the net or paint keeps out" }),
+    numberField("warmerByDayC", "Warmer than outside by day", "degrees", -20, 40, { initial: 0 }),
+    numberField("warmerByNightC", "Warmer than outside at night", "degrees", -20, 40, { initial: 0 }),
+    numberField("heatedToC", "Heated to at least", "temperature", -10, 40, {
+      nullable: true,
+      initial: null,
+      hint: "empty: not heated",
+    }),
+    numberField("ventedAtC", "Vented or cooled to at most", "temperature", 0, 60, {
+      nullable: true,
+      initial: null,
+      hint: "never under the air outside, unless it is cooled",
+    }),
     numberField("xM", "From the left of the garden", "length", 0, 10_000, { initial: 0 }),
     numberField("yM", "From its top", "length", 0, 10_000, { initial: 0 }),
+  ],
+});
+
+const MONTHLY = { fewest: 12, most: 12 } as const;
+const UNTOLD = { nullable: true, initial: null } as const;
+
+/** What the weather of a place is like, month by month. */
+export const CLIMATE = entity({
+  table: "climate",
+  label: "Climate",
+  right: "plan",
+  fields: [
+    numberField("elevationM", "Height over the sea", "length", -450, 5500, { initial: 0 }),
+    { type: "switch", name: "nearSea", label: "By the sea", initial: false },
+    {
+      type: "numbers",
+      name: "highestCByMonth",
+      column: "highest_c_by_month",
+      label: "Warmest of the day",
+      dimension: "temperature",
+      least: -60,
+      greatest: 60,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
+    {
+      type: "numbers",
+      name: "lowestCByMonth",
+      column: "lowest_c_by_month",
+      label: "Coldest of the night",
+      dimension: "temperature",
+      least: -70,
+      greatest: 50,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
+    {
+      type: "numbers",
+      name: "humidityByMonth",
+      label: "Humidity of the air",
+      dimension: "share",
+      least: 0.01,
+      greatest: 1,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
+    {
+      type: "numbers",
+      name: "windMPerSByMonth",
+      column: "wind_m_per_s_by_month",
+      label: "Wind, 2 m over the ground",
+      dimension: "wind",
+      least: 0,
+      greatest: 40,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
+    {
+      type: "numbers",
+      name: "rainMmByMonth",
+      label: "Rain in the month",
+      dimension: "rain",
+      least: 0,
+      greatest: 5000,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
+    {
+      type: "numbers",
+      name: "wetDaysByMonth",
+      label: "Days with rain",
+      dimension: "count",
+      least: 0,
+      greatest: 31,
+      ...MONTHLY,
+      ...UNTOLD,
+    },
   ],
 });
 

@@ -214,6 +214,10 @@ export const LOOP = entity({
       },
       { initial: "citric" },
     ),
+    numberField("needFactor", "Drinks, against what is worked out", "ratio", 0.1, 10, {
+      initial: 1,
+      hint: "learned from the top-ups in the log; 1: as worked out",
+    }),
     numberField("readEveryDays", "Read every", "days", 1, 60, { whole: true, initial: 1 }),
     TIMER,
     PUMP,

@@ -1,6 +1,5 @@
 import type { Band, LibraryStage } from "../../growth/library/crop";
 import type { UnitPreferences } from "../../units/dimensions";
-import type { RainNormals } from "../../water/rainInflow";
 import type { Row } from "../changes";
 import type { Setup } from "../setup/told";
 
@@ -39,8 +38,8 @@ export interface ExampleGarden {
   readonly loop?: Row;
   readonly source: Row;
   readonly store?: Row;
-  /** Where rain is caught: monthly rain, mm, and wet days. */
-  readonly rain?: RainNormals;
+  /** What its weather is like, month by month. */
+  readonly climate: Row;
   /** Of each salt on the shelf. */
   readonly shelfG?: number;
   /** A recipe of the library, or none where a bottle or a bag is dosed by its label. */

@@ -12,6 +12,7 @@ import { newRow } from "../edit";
 import { RULES } from "../entities";
 import { BATCH, CUSTOMER, ORDER } from "../entities/batches";
 import type { Entity } from "../entities/field";
+import { CLIMATE } from "../entities/place";
 import { SOURCE, STORE } from "../entities/water";
 import type { Variety } from "../garden";
 import { gardenOf } from "../gardenOf";
@@ -86,7 +87,8 @@ export function exampleChanges(tables: Tables, example: ExampleGarden, today: Da
           to: from + ORDER_WEEKS * 7,
         });
   }
-  const site = { latitudeDeg: example.latitudeDeg, rain: NO_RAIN };
+  addRow(CLIMATE, example.climate);
+  const site = { latitudeDeg: example.latitudeDeg };
   const garden = gardenOf(all, site);
   for (const crop of example.crops) {
     const variety = garden.varieties.find(({ id }) => id === varietyIds.get(crop.library))!;
@@ -199,5 +201,3 @@ function underZero(before: Tables, after: Tables): Changes {
     for (const id of Object.keys(added).map(Number)) ids.set(id, FIRST_ID - 1 - id);
   return settle(changes, ids, RULES);
 }
-
-const NO_RAIN = { rainMmByMonth: new Array<number>(12).fill(0), wetDaysByMonth: new Array<number>(12).fill(0) };

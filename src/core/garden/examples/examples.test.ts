@@ -15,7 +15,6 @@ const UNITS: Tables = {
     COMMON_UNITS.map((unit, index) => [index + 1, { id: index + 1, ...unit, typed: {} }]),
   ),
 };
-const RAIN = { rainMmByMonth: new Array<number>(12).fill(0), wetDaysByMonth: new Array<number>(12).fill(0) };
 
 function real(changes: Changes): Changes {
   const ids = new Map<number, number>();
@@ -33,7 +32,7 @@ test.each(CASES)(
   "%s, opened on %s: fits its place, meets every order, nothing over capacity",
   (_, __, example, today) => {
     const tables = apply(UNITS, real(exampleChanges(UNITS, example, today)));
-    const garden = gardenOf(tables, { latitudeDeg: example.latitudeDeg, rain: example.rain ?? RAIN });
+    const garden = gardenOf(tables, { latitudeDeg: example.latitudeDeg });
     const worked = workOut(garden, NO_FACTS, today);
     expect(garden.stands).toHaveLength(example.setup.stands.length);
     expect(houseViews(worked).flatMap(({ clashes }) => clashes)).toEqual([]);

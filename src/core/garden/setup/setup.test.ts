@@ -23,7 +23,7 @@ const FRIDAY: Setup = {
   timer: { kind: "continuous" },
   system: "metric",
 };
-const SITE = { latitudeDeg: 40, rain: { rainMmByMonth: Array(12).fill(0), wetDaysByMonth: Array(12).fill(0) } };
+const SITE = { latitudeDeg: 40 };
 const made = (setup: Setup, tables: Tables = {}) => {
   const result = setUp(tables, setup);
   return { ...result, tables: apply(tables, result.changes) };

@@ -100,3 +100,17 @@ export function clearSkyRadiation(
   requireRange("clearSkyRadiation", "elevationM", elevationM, -500, 6000);
   return (0.75 + 2e-5 * elevationM) * extraterrestrialMjPerM2Day;
 }
+
+/** Of the sun's energy, the share that plants can use, and the light in it. @source common practice */
+const USABLE_SHARE = 0.45;
+const UMOL_PER_J = 4.57;
+
+/**
+ * Light that plants can use in a day, mol/m².
+ * @param radiationMjPerM2Day what reaches them
+ * @source radiation × 0.45 × 4.57 µmol/J; tests/reference/growth/light.json, dli
+ */
+export function dailyLightMol(radiationMjPerM2Day: number): number {
+  requireRange("dailyLightMol", "radiationMjPerM2Day", radiationMjPerM2Day, 0, 60);
+  return radiationMjPerM2Day * USABLE_SHARE * UMOL_PER_J;
+}

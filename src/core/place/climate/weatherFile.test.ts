@@ -46,6 +46,9 @@ test("a file without its columns, in Fahrenheit or empty says so once", () => {
     "no-column",
     "no-column",
   ]);
+  expect(readWeather("date,tmin,tmax\n2027-01-01,9,1\n2027-01-02,8,1\n2027-01-03,1,8").problems).toEqual([
+    { kind: "swapped", lines: 2 },
+  ]);
   const fahrenheit = Array.from({ length: 9 }, (_, at) => `2027-07-0${at + 1},88,61`).join("\n");
   expect(readWeather(`date,tmax,tmin\n${fahrenheit}`).problems).toEqual([{ kind: "fahrenheit", meanHighest: 88 }]);
 });

@@ -29,8 +29,12 @@ export type WeatherProblem =
   | { readonly kind: "lowest-over-highest"; readonly line: number; readonly highestC: number; readonly lowestC: number }
   | { readonly kind: "twice"; readonly line: number; readonly day: Day; readonly firstLine: number }
   | { readonly kind: "hole"; readonly line: number; readonly from: Day; readonly to: Day }
+  /** Warmest and coldest seem to have changed places on most days. */
+  | { readonly kind: "swapped"; readonly lines: number }
   /** Degrees Fahrenheit where Celsius are taken: a year's highest temperatures are not like that. */
   | { readonly kind: "fahrenheit"; readonly meanHighest: number };
+
+export type WeatherColumn = "day" | Figure;
 
 export interface WeatherFile {
   /** In the order of the days. */
@@ -91,6 +95,8 @@ export function readWeather(text: string): WeatherFile {
   });
   const meanHighest = read.reduce((sum, { highestC }) => sum + highestC, 0) / Math.max(1, read.length);
   if (meanHighest > MOST_MEAN_C) problems.push({ kind: "fahrenheit", meanHighest });
+  const turned = problems.filter(({ kind }) => kind === "lowest-over-highest").length;
+  if (turned > read.length) return { days: [], problems: [{ kind: "swapped", lines: turned }] };
   const lineOf = (problem: WeatherProblem) => ("line" in problem ? problem.line : 0);
   return {
     days: inOrder.map(({ line: _line, ...day }) => day),

@@ -1,6 +1,6 @@
 import { randomGamma, randomLcg } from "d3-random";
 import { requireEach, requireRange, requireWhole } from "../../units/range";
-import type { RainNormals } from "../rainInflow";
+import { LEAST_WET_DAYS, type RainNormals } from "../rainInflow";
 
 /** Days of months in a year of 365 days. */
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
@@ -62,7 +62,7 @@ export function weatherYears(rain: RainNormals, years: number, seed: number): Fl
 
 function monthRain({ rainMmByMonth, wetDaysByMonth }: RainNormals, month: number, days: number): MonthRain {
   const wetShare = Math.min(1, wetDaysByMonth[month]! / days);
-  const meanMm = wetDaysByMonth[month]! > 0 ? rainMmByMonth[month]! / wetDaysByMonth[month]! : 0;
+  const meanMm = wetDaysByMonth[month]! >= LEAST_WET_DAYS ? rainMmByMonth[month]! / wetDaysByMonth[month]! : 0;
   if (wetShare === 0 || meanMm === 0) return { afterDry: 0, afterWet: 0, amount: null };
   const afterDry = AFTER_DRY_SHARE * wetShare;
   const scaleMm = Math.max(LEAST_SCALE_SHARE * meanMm, SCALE_OFFSET_MM + SCALE_SLOPE * meanMm);

@@ -1,0 +1,60 @@
+import { stageNeedLpd } from "../batches/plantNeed";
+import { standCounts } from "../place/standCounts";
+import { requireDay, type Day } from "../units/day";
+import { memo } from "./memo";
+import type { Worked } from "./worked";
+
+/** What stands on a line on a day, and what it drinks. */
+export interface Standing {
+  readonly plants: number;
+  /** As worked out, with what the loop's log has taught; without what drains. */
+  readonly needLpd: number;
+}
+
+const NOTHING: Standing = { plants: 0, needLpd: 0 };
+
+/**
+ * What stands on each line of each stand on a day, by the place that every batch has there: rows of lines by the id of their
+ * stand. Plants above the capacity of their growing area stand on no line.
+ */
+export function standingOn(worked: Worked, day: Day): ReadonlyMap<number, readonly Standing[]> {
+  requireDay("standingOn", "day", day);
+  const { placed, input, garden } = worked;
+  return memo(`standing ${day}`, [placed, garden.loops], () => {
+    const at = day - input.from;
+    const factors = new Map(garden.loops.map(({ id, needFactor }) => [id, needFactor]));
+    const varieties = new Map(worked.plan.batches.map(({ batch, variety }) => [batch.id, variety]));
+    const found = new Map<number, Standing[]>();
+    for (const [areaId, stands] of worked.growingAreaStands) {
+      const here = (placed.get(areaId) ?? []).filter(({ stay }) => stay.from <= day && stay.to > day);
+      let start = 0;
+      for (const stand of stands) {
+        const { lines, sitesPerLine } = standCounts(stand.spec);
+        const factor = stand.loopId === null ? 1 : (factors.get(stand.loopId) ?? 1);
+        const own: Standing[] = Array.from({ length: lines }, () => NOTHING);
+        for (const { stay, runs } of here) {
+          const needLpd = stageNeedLpd(varieties.get(stay.batchId)!.stages[stay.stage]!, input, at) * factor;
+          for (const run of runs)
+            for (let line = 0; line < lines; line++) {
+              const first = start + line * sitesPerLine;
+              const plants = Math.min(run.end, first + sitesPerLine) - Math.max(run.start, first);
+              if (plants > 0)
+                own[line] = { plants: own[line]!.plants + plants, needLpd: own[line]!.needLpd + plants * needLpd };
+            }
+        }
+        found.set(stand.id, own);
+        start += lines * sitesPerLine;
+      }
+    }
+    return found;
+  });
+}
+
+/** The same of all lines of a stand together. */
+export function standingOnStand(worked: Worked, standId: number, day: Day): Standing {
+  const lines = standingOn(worked, day).get(standId) ?? [];
+  return lines.reduce(
+    (sum, { plants, needLpd }) => ({ plants: sum.plants + plants, needLpd: sum.needLpd + needLpd }),
+    NOTHING,
+  );
+}
