@@ -11,7 +11,12 @@ import { formValues } from "@/features/frame/form/formValues";
 import { fieldsOf } from "@/features/frame/form/entityFields";
 import { RemoveButton } from "@/features/frame/RemoveButton";
 
-const FIELDS = fieldsOf(HOUSE, { name: { wide: true } });
+/** Seldom asked for; the climate sheet shows what they do. */
+const AIR = { fold: "Its air and light" } as const;
+const FIELDS = fieldsOf(HOUSE, {
+  name: { wide: true },
+  ...{ lightThrough: AIR, warmerByDayC: AIR, warmerByNightC: AIR, heatedToC: AIR, ventedAtC: AIR },
+});
 
 const EXAMPLE = {
   name: "",

@@ -1,3 +1,4 @@
+import { weatherProblemWords } from "@/features/growth/words";
 import type { Guide } from "@/core/place/layout/snap";
 import type { HouseClash, NarrowWay } from "@/core/place/houseChecks";
 import type { StandFact, MaterialNeed } from "@/core/place/kinds/model";
@@ -239,6 +240,8 @@ export function placeRefusalWords(refusal: PlaceRefusal, units: UnitPreferences)
         .join("\n");
     case "cannot-adopt":
       return `This layout cannot be adopted: ${layoutFindingWords(refusal.finding, units)}`;
+    case "weather-faults":
+      return refusal.problems.map((problem) => weatherProblemWords(problem)).join("\n");
     case "prices-missing":
       return "For the least money every length on sale needs its price.";
     case "no-bars":

@@ -1,0 +1,34 @@
+import type { Metadata } from "next";
+import { weatherNormals } from "@/core/place/climate/weatherNormals";
+import { ClimateSheet } from "@/features/growth/climate/ClimateSheet";
+import { season } from "@/server/garden/season";
+import { weatherDays } from "@/server/place/weatherQueries";
+import { read } from "@/server/session/read";
+import { quantityText } from "@/core/units/format";
+import { Station } from "@/ui/Station";
+import { growthTabs } from "../tabs";
+
+export const metadata: Metadata = { title: "Climate" };
+
+export default async function ClimatePage({ searchParams }: { searchParams: Promise<{ house?: string }> }) {
+  const { garden, who } = await season();
+  const { house } = await searchParams;
+  const days = await read((db, { gardenId }) => weatherDays(db, gardenId));
+  const chosen = garden.houses.find(({ id }) => String(id) === house) ?? null;
+  return (
+    <Station
+      title="Climate"
+      facts={`${who.gardenName} · ${quantityText(garden.latitudeDeg, "latitude", who.units)}`}
+      tabs={growthTabs("climate")}
+    >
+      <ClimateSheet
+        climate={garden.climate}
+        latitudeDeg={garden.latitudeDeg}
+        houses={garden.houses}
+        house={house === undefined ? (garden.houses[0] ?? null) : chosen}
+        imported={days.length > 0 ? { days: days.length, from: days[0]!.day, to: days.at(-1)!.day } : null}
+        months={weatherNormals(days)}
+      />
+    </Station>
+  );
+}
