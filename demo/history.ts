@@ -23,7 +23,7 @@ interface TankHabit {
 }
 
 const TANKS: readonly TankHabit[] = [
-  { loop: "Leaf", ec: 1.5, ph: 6.0, normalFillL: 600, drunkLpd: 52, everyDays: 1 },
+  { loop: "Leaf", ec: 1.5, ph: 6.0, normalFillL: 600, drunkLpd: 114, everyDays: 1 },
   { loop: "Drip", ec: 2.2, ph: 6.0, normalFillL: 950, drunkLpd: 40, everyDays: 2 },
   { loop: "Pond", ec: 1.2, ph: 6.2, normalFillL: 220, drunkLpd: 6, everyDays: 3 },
   { loop: "Towers", ec: 1.2, ph: 6.1, normalFillL: 95, drunkLpd: 5, everyDays: 2 },

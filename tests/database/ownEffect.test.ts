@@ -75,6 +75,7 @@ const SAVES: readonly (readonly [action: string, effect: Effect])[] = [
       after: { tank_l: 800, normal_fill_l: 640, read_every_days: 2, run: "15" },
     },
   ],
+  ["water/actions setNeedFactor", { look: "select need_factor from loop where id = $1", after: { need_factor: 1.2 } }],
   [
     "water/actions setTurns",
     { change: { turns: 3 }, look: "select turns from loop where id = $1", after: { turns: 3 } },

@@ -138,3 +138,40 @@ test("when sources are lost the first short day moves to the front; a thousand y
     await expect(weather.getByText(/No store up to .* carries 90 %/)).toBeVisible();
   });
 });
+
+test("daily weather is brought in: what is wrong is told by its line, mended, taken whole, and becomes the months", async ({
+  page,
+  garden,
+}) => {
+  const days = Array.from({ length: 365 }, (_, at) => {
+    const date = new Date(Date.UTC(2026, 0, 1 + at)).toISOString().slice(0, 10);
+    const swing = -Math.cos((2 * Math.PI * at) / 365);
+    return `${date},${(22 + 8 * swing).toFixed(1)},${(12 + 6 * swing).toFixed(1)},${at % 9 === 0 ? 6 : 0}`;
+  });
+  const broken = ["date,tmax,tmin,rain", ...days.toSpliced(40, 1)];
+  broken[4] = broken[4]!.replace(/,[\d.]+,/u, ",warm,");
+  await page.goto("/growth/climate");
+  await ready(page);
+  await page.getByRole("button", { name: "Bring in daily weather" }).click();
+  await page
+    .getByLabel("File of daily weather")
+    .setInputFiles({ name: "station.csv", mimeType: "text/csv", buffer: Buffer.from(broken.join("\n")) });
+  const wrong = page.getByRole("dialog").getByRole("alert");
+  await expect(wrong).toContainText("2 things are wrong; nothing is brought in");
+  await expect(wrong).toContainText("Line 5: the warmest of the day is “warm”, which is no number.");
+  await expect(wrong).toContainText("Before line 42: 10 Feb 2026 is missing.");
+  await expect(page.getByRole("button", { name: "Bring in", exact: true })).toBeDisabled();
+  expect(await garden.rows("select 1 from weather_day")).toEqual([]);
+  await page.getByLabel("Or paste it here").fill(["date,tmax,tmin,rain", ...days].join("\n"));
+  await expect(page.getByRole("dialog").getByRole("status")).toContainText("365 days, 1 Jan 2026 to 31 Dec 2026");
+  await page.getByRole("button", { name: "Bring in 365 days" }).click();
+  await expect(page.getByText("365 days of weather were brought in, 1 Jan 2026 to 31 Dec 2026.")).toBeVisible();
+
+  await page.getByRole("button", { name: "Change the months" }).click();
+  await page.getByRole("button", { name: "Fill in the means of the imported days" }).click();
+  await expect(page.getByRole("textbox", { name: "Warmest of the day, July" })).toHaveValue("29.8");
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Climate saved")).toBeVisible();
+  const [climate] = await garden.rows<{ july: number }>("select highest_c_by_month[7] as july from climate");
+  expect(climate!.july).toBe(29.8);
+});

@@ -1,4 +1,6 @@
 import type { Plan } from "../batches/plan";
+import { drunkByDay, needFactor, type NeedFactor, type TankChange, type TankLevel } from "../water/needFactor";
+import type { Loop } from "./garden";
 
 /** The need of a loop is taken over so many days from today: one hot or empty day does not decide over a stock. */
 const NEED_DAYS = 7;
@@ -9,4 +11,20 @@ export function loopNeedLpd(plan: Plan, loopId: number | "hand"): number {
   if (!need) return 0;
   const ahead = need.subarray(plan.today - plan.from, plan.today - plan.from + NEED_DAYS);
   return ahead.reduce((sum, litres) => sum + litres, 0) / Math.max(1, ahead.length);
+}
+
+/**
+ * What the log of a recirculating loop says of its need: its tank sinks by what is drunk. Null for a loop that runs to waste,
+ * whose tank sinks by what drains, too.
+ * @param levels of its tank, in the order of their time
+ */
+export function learnedNeed(
+  plan: Plan,
+  loop: Loop,
+  levels: readonly TankLevel[],
+  changes: readonly TankChange[],
+): NeedFactor | null {
+  if (loop.kind !== "recirculating") return null;
+  const need = plan.needLByLoop.get(loop.id);
+  return needFactor(drunkByDay(levels, changes, loop.tankL), (day) => (need?.[day - plan.from] ?? 0) / loop.needFactor);
 }

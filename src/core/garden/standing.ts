@@ -1,4 +1,4 @@
-import { stageNeedLpd } from "../batches/plantNeed";
+import { needPerMmL, stageNeedLpd } from "../batches/plantNeed";
 import { standCounts } from "../place/standCounts";
 import { requireDay, type Day } from "../units/day";
 import { memo } from "./memo";
@@ -9,9 +9,17 @@ export interface Standing {
   readonly plants: number;
   /** As worked out, with what the loop's log has taught; without what drains. */
   readonly needLpd: number;
+  /** Of that, worked out from the climate; the rest are figures of the stages. */
+  readonly byClimateLpd: number;
 }
 
-const NOTHING: Standing = { plants: 0, needLpd: 0 };
+const NOTHING: Standing = { plants: 0, needLpd: 0, byClimateLpd: 0 };
+
+const plus = (one: Standing, other: Standing): Standing => ({
+  plants: one.plants + other.plants,
+  needLpd: one.needLpd + other.needLpd,
+  byClimateLpd: one.byClimateLpd + other.byClimateLpd,
+});
 
 /**
  * What stands on each line of each stand on a day, by the place that every batch has there: rows of lines by the id of their
@@ -33,13 +41,19 @@ export function standingOn(worked: Worked, day: Day): ReadonlyMap<number, readon
         const factor = stand.loopId === null ? 1 : (factors.get(stand.loopId) ?? 1);
         const own: Standing[] = Array.from({ length: lines }, () => NOTHING);
         for (const { stay, runs } of here) {
-          const needLpd = stageNeedLpd(varieties.get(stay.batchId)!.stages[stay.stage]!, input, at) * factor;
+          const stage = varieties.get(stay.batchId)!.stages[stay.stage]!;
+          const needLpd = stageNeedLpd(stage, input, at) * factor;
+          const byClimateLpd = needPerMmL(stage, input) === null ? 0 : needLpd;
           for (const run of runs)
             for (let line = 0; line < lines; line++) {
               const first = start + line * sitesPerLine;
               const plants = Math.min(run.end, first + sitesPerLine) - Math.max(run.start, first);
               if (plants > 0)
-                own[line] = { plants: own[line]!.plants + plants, needLpd: own[line]!.needLpd + plants * needLpd };
+                own[line] = plus(own[line]!, {
+                  plants,
+                  needLpd: plants * needLpd,
+                  byClimateLpd: plants * byClimateLpd,
+                });
             }
         }
         found.set(stand.id, own);
@@ -53,8 +67,11 @@ export function standingOn(worked: Worked, day: Day): ReadonlyMap<number, readon
 /** The same of all lines of a stand together. */
 export function standingOnStand(worked: Worked, standId: number, day: Day): Standing {
   const lines = standingOn(worked, day).get(standId) ?? [];
-  return lines.reduce(
-    (sum, { plants, needLpd }) => ({ plants: sum.plants + plants, needLpd: sum.needLpd + needLpd }),
-    NOTHING,
-  );
+  return lines.reduce(plus, NOTHING);
+}
+
+/** The same of all stands of a loop. */
+export function standingOnLoop(worked: Worked, loopId: number, day: Day): Standing {
+  const own = worked.garden.stands.filter((stand) => stand.loopId === loopId);
+  return own.map(({ id }) => standingOnStand(worked, id, day)).reduce(plus, NOTHING);
 }

@@ -55,7 +55,7 @@ const fieldsWith = (units: readonly HarvestUnit[]): readonly FieldSpec[] =>
   });
 
 const UPTAKE = fieldOf(VARIETY_STAGE, "uptakeMgPerL");
-const PROFILE_OF_STAGE = ["kc", "areaPerPlantM2"].map((name) => fieldOf(VARIETY_STAGE, name));
+const CLIMATE_OF_STAGE = ["needFrom", "kc", "areaPerPlantM2"].map((name) => fieldOf(VARIETY_STAGE, name));
 const ASKED_OF_STAGE = ["name", "growingAreaId", "survival", "needLpd", "daysByMonth"].map((name) =>
   fieldOf(VARIETY_STAGE, name),
 );
@@ -74,6 +74,7 @@ const TRAY_EXAMPLES = {
 };
 
 const STAGE_EXAMPLE = {
+  needFrom: "climate",
   kc: null,
   areaPerPlantM2: null,
   uptakeMgPerL: {},
@@ -165,13 +166,17 @@ function Stages({ growingAreas }: { growingAreas: readonly GrowingAreaRow[] }) {
                 ))}
               </div>
               <details className="mt-2">
-                <summary className="min-h-11 cursor-pointer font-bold">Kc, ground and uptake of this stage</summary>
-                <p className="mb-2 text-soft">Kept with the stage; no sum uses them yet.</p>
+                <summary className="min-h-11 cursor-pointer font-bold">What it drinks, by the climate; uptake</summary>
+                <p className="mb-2 text-soft">
+                  Where the climate is told, a plant drinks what short grass would on its ground × Kc: about 0.3 while
+                  it comes up, 0.5 in the nursery, 1 to 1.15 full grown. Without Kc or ground the figure above stands.
+                </p>
                 <div className="grid grid-cols-2 gap-3">
-                  {PROFILE_OF_STAGE.flatMap((field) => formFields(field, `stages.${index}.`)).map((spec) => (
+                  {CLIMATE_OF_STAGE.flatMap((field) => formFields(field, `stages.${index}.`)).map((spec) => (
                     <FormControl key={spec.name} spec={spec} />
                   ))}
                 </div>
+                <p className="mt-2 text-soft">Uptake is kept with the stage; no sum uses it yet.</p>
                 <AmountFields name={`stages.${index}.uptakeMgPerL`} legend={UPTAKE.label} keys={NUTRIENTS} />
               </details>
               {fields.length > 1 && (

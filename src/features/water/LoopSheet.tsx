@@ -8,6 +8,7 @@ import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
+import { LoopNeed, type LoopNeedProps } from "./LoopNeed";
 import { ClockRing } from "@/features/frame/plan/ClockRing";
 import { RungLadder } from "./RungLadder";
 import type { UnitPreferences } from "@/core/units/dimensions";
@@ -29,14 +30,14 @@ export interface LoopSheetProps {
   readonly loops: readonly Named[];
   readonly loop: Loop | null;
   readonly ladder: Ladder | null;
-  readonly needLpd: number;
+  readonly need: LoopNeedProps["need"];
   readonly limits: TankLimits | null;
   readonly recipes: readonly Named[];
   readonly sources: readonly Named[];
 }
 
 /** A loop from source to plant, its tightest rung in words, and its timer. */
-export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sources }: LoopSheetProps) {
+export function LoopSheet({ loops, loop, ladder, need, limits, recipes, sources }: LoopSheetProps) {
   const units = useUnits();
   const [editing, setEditing] = useOpened<"loop" | "new">("water");
   const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
@@ -61,17 +62,9 @@ export function LoopSheet({ loops, loop, ladder, needLpd, limits, recipes, sourc
               <div>
                 <p>{timerWords(loop.timer)}</p>
                 {loop.turns > 1 && <p>Banks in {loop.turns} turns</p>}
-                <p className="text-soft">
-                  <Why
-                    label="Drunk a day"
-                    how="Plants of the plan that stand on this loop × what each drinks in its stage, the mean of the seven days from today."
-                  >
-                    {quantityText(needLpd, "volume", units)}
-                  </Why>{" "}
-                  a day drunk
-                </p>
               </div>
             </div>
+            <LoopNeed loop={loop} need={need} />
             {limits && limits.drainBackL > 0 && (
               <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">
                 {quantityText(limits.drainBackL, "volume", units)} drain back when the pump stops: fill the tank no

@@ -7,7 +7,15 @@ import { askFor } from "../jobs/job";
 import { wakeRunner } from "../jobs/wake";
 import { command } from "../session/command";
 import { planCommand, saveCommand } from "../garden/planCommand";
-import { nothingSchema, loopSchema, sourceSchema, storeSchema, turnsSchema, type LoopInput } from "./schema";
+import {
+  needFactorSchema,
+  nothingSchema,
+  loopSchema,
+  sourceSchema,
+  storeSchema,
+  turnsSchema,
+  type LoopInput,
+} from "./schema";
 
 /** What a loop of its kind has no use for is not kept. */
 function withoutUnused(loop: LoopInput): LoopInput {
@@ -29,6 +37,15 @@ export const setTurns = planCommand("plan", turnsSchema, ({ id, from, turns }, t
   if (!tables.loop?.[id]) throw new NotFoundError(null);
   const changes: Changes = {
     loop: { added: {}, removed: {}, updated: from === turns ? {} : { [id]: { turns: [from, turns] } } },
+  };
+  return { changes, value: () => id };
+});
+
+/** Takes over what the log has taught of a loop's need. */
+export const setNeedFactor = planCommand("plan", needFactorSchema, ({ id, from, factor }, tables) => {
+  if (!tables.loop?.[id]) throw new NotFoundError(null);
+  const changes: Changes = {
+    loop: { added: {}, removed: {}, updated: from === factor ? {} : { [id]: { needFactor: [from, factor] } } },
   };
   return { changes, value: () => id };
 });

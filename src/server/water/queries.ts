@@ -1,5 +1,6 @@
 import { TANK_FIGURES, type TankFigures } from "@/core/feed/tankFigures";
 import type { Day } from "@/core/units/day";
+import type { TankChange, TankLevel } from "@/core/water/needFactor";
 import { many, type Db } from "../db/pool";
 
 export interface Reading extends TankFigures {
@@ -45,4 +46,31 @@ export function dailyReadings(
        from reading where garden_id = $1 and loop_id = $2 and at between $3 and $4 group by 1 order by 1`,
     [gardenId, loopId, from, until, timeZone],
   );
+}
+
+/** Levels of a loop's tank, one an hour, and what the log says was put in or let out, by the days of the garden's clock. */
+export async function tankHistory(
+  db: Db,
+  gardenId: number,
+  loopId: number,
+  { from, until, timeZone }: { readonly from: Date; readonly until: Date; readonly timeZone: string },
+): Promise<{ readonly levels: TankLevel[]; readonly changes: TankChange[] }> {
+  const levels = await many<TankLevel & Record<string, unknown>>(
+    db,
+    `select distinct on (date_trunc('hour', at)) extract(epoch from at)::double precision * 1000 as "atMs",
+            (at at time zone $5)::date as day, level_l as "levelL"
+       from reading where garden_id = $1 and loop_id = $2 and at between $3 and $4 and level_l is not null
+      order by date_trunc('hour', at), at`,
+    [gardenId, loopId, from, until, timeZone],
+  );
+  const changes = await many<TankChange & Record<string, unknown>>(
+    db,
+    `select extract(epoch from at)::double precision * 1000 as "atMs",
+            coalesce((select sum((step ->> 'litres')::double precision) from jsonb_array_elements(what -> 'steps') step
+                       where step ->> 'do' in ('water', 'stock')), 0) as "addedL",
+            exists (select from jsonb_array_elements(what -> 'steps') step where step ->> 'do' = 'drain') as drains
+       from log_entry where garden_id = $1 and loop_id = $2 and kind = 'dose' and undone_at is null and at between $3 and $4`,
+    [gardenId, loopId, from, until],
+  );
+  return { levels, changes };
 }

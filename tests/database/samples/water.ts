@@ -15,6 +15,13 @@ export const WATER_SAMPLES: Samples = {
       least: "grower",
       input: async (rows) => ({ ...(await rows('select id, turns as "from" from loop where id = 2'))[0], turns: 2 }),
     },
+    setNeedFactor: {
+      least: "grower",
+      input: async (rows) => ({
+        ...(await rows('select id, need_factor as "from" from loop where id = 2'))[0],
+        factor: 1.2,
+      }),
+    },
     askStoreYears: { least: "grower", own: true, input: async () => ({}) },
     saveSource: { least: "grower", input: (rows) => formOf(rows, SOURCE) },
     saveStore: { least: "grower", input: async (rows) => ({ ...(await formOf(rows, STORE)), readOn: "2027-09-02" }) },

@@ -1,7 +1,13 @@
 import type { Metadata } from "next";
 import { LoopSheet } from "@/features/water/LoopSheet";
-import { loopNeedLpd } from "@/core/garden/loopNeed";
-import { season } from "@/server/garden/season";
+import { normalsOf } from "@/core/garden/climate";
+import { learnedNeed, loopNeedLpd } from "@/core/garden/loopNeed";
+import { standingOnLoop } from "@/core/garden/standing";
+import type { Loop } from "@/core/garden/garden";
+import { season, type Season } from "@/server/garden/season";
+import { now } from "@/server/session/clock";
+import { read } from "@/server/session/read";
+import { tankHistory } from "@/server/water/queries";
 import { loopLadder, tankLimits } from "@/core/garden/tank";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
@@ -19,6 +25,7 @@ export default async function WaterPage({
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];
+  const learned = loop && (await learnedOf(worked, loop));
   return (
     <Station
       title="Water"
@@ -30,11 +37,30 @@ export default async function WaterPage({
         loops={rows.loops.map(({ id, name }) => ({ id, name }))}
         loop={loop}
         ladder={loop && loopLadder(worked, loop)}
-        needLpd={loop ? loopNeedLpd(worked.plan, loop.id) : 0}
+        need={{
+          litres: loop ? loopNeedLpd(worked.plan, loop.id) : 0,
+          today: loop && standingOnLoop(worked, loop.id, worked.today),
+          hasClimate: normalsOf(rows) !== null,
+          learned,
+        }}
         limits={loop && tankLimits(worked, loop)}
         recipes={rows.recipes.map(({ id, name }) => ({ id, name }))}
         sources={rows.sources.map(({ id, name }) => ({ id, name }))}
       />
     </Station>
   );
+}
+
+/** The log is looked through this far back. */
+const LEARNED_DAYS = 28;
+const DAY_MS = 86_400_000;
+
+function learnedOf({ plan, who }: Season, loop: Loop) {
+  if (who.whatIf !== null) return null;
+  return read(async (db, { gardenId, timeZone }) => {
+    const until = now();
+    const from = new Date(until.getTime() - LEARNED_DAYS * DAY_MS);
+    const { levels, changes } = await tankHistory(db, gardenId, loop.id, { from, until, timeZone });
+    return learnedNeed(plan, loop, levels, changes);
+  });
 }

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import light from "../../../../tests/reference/growth/light.json";
+import { dayFromIso } from "../../units/day";
 import { houseEt0, insideDay, lightInside, type HouseClimate } from "./houseAir";
 import { measuredDay, normalDay, onDayOfYear, type ClimateNormals } from "./normals";
+import { weatherNormals } from "./weatherNormals";
 import { clearSkyRadiation, dailyLightMol, radiationFromTemperatures, sunOfDay } from "./sun";
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- reference files hold many shapes
@@ -74,4 +76,17 @@ test("more shade, less drunk; a solid room has no figure; what was measured goes
     windAt2MMPerS: 2,
   });
   expect(() => measuredDay(coast, { ...day, lowestC: 31, radiationMjPerM2: null }, 197)).toThrow(/highestC is 30/u);
+});
+
+test("measured days come to months: means, rain of a whole month, wet days from 0.1 mm; too few days come to nothing", () => {
+  const january = Array.from({ length: 25 }, (_, at) => ({
+    ...{ day: dayFromIso("2027-01-01") + at, highestC: 14 + (at % 2), lowestC: 5 },
+    ...{ rainMm: at % 5 === 0 ? 6 : 0.05, humidityPercent: at < 10 ? 80 : null, windMPerS: 3, radiationMjPerM2: null },
+  }));
+  const months = weatherNormals([...january, { ...january[0]!, day: dayFromIso("2027-02-01") }]);
+  expect(months.slice(1)).toEqual(new Array(11).fill(null));
+  expect(months[0]).toMatchObject({ days: 25, lowestC: 5, humidity: null, windMPerS: 3 });
+  expect(months[0]!.highestC).toBeCloseTo(14 + 12 / 25, 9);
+  expect(months[0]!.rainMm).toBeCloseTo(((5 * 6 + 20 * 0.05) / 25) * 31, 9);
+  expect(months[0]!.wetDays).toBeCloseTo((5 / 25) * 31, 9);
 });

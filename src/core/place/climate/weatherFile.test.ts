@@ -29,6 +29,7 @@ test("holes, days twice, wrong dates and figures are told by their lines, and th
   expect(problems).toEqual([
     { kind: "twice", line: 5, day: dayFromIso("2027-01-03"), firstLine: 4 },
     { kind: "not-a-number", line: 6, column: "highestC", text: "warm" },
+    { kind: "hole", line: 6, from: dayFromIso("2027-01-04"), to: dayFromIso("2027-01-06") },
     { kind: "lowest-over-highest", line: 7, highestC: 3, lowestC: 9 },
     { kind: "not-a-date", line: 8, text: "2027-02-30" },
     { kind: "outside-range", line: 9, column: "rainMm", value: -3, least: 0, greatest: 1000 },

@@ -86,8 +86,14 @@ export function readWeather(text: string): WeatherFile {
     return found ? [{ line: index + 2, ...found }] : [];
   });
   const inOrder = [...read].sort((one, other) => one.day - other.day || one.line - other.line);
-  inOrder.forEach((one, index) => {
-    const before = inOrder[index - 1];
+  // Of a line that is wrong the day is there all the same.
+  const dated = lines.slice(1).flatMap((line, index) => {
+    const day = dayIn(line.split(separator)[places.get("day")!]?.trim() ?? "");
+    return day === null ? [] : [{ line: index + 2, day }];
+  });
+  dated.sort((one, other) => one.day - other.day || one.line - other.line);
+  dated.forEach((one, index) => {
+    const before = dated[index - 1];
     if (!before) return;
     if (before.day === one.day) problems.push({ kind: "twice", line: one.line, day: one.day, firstLine: before.line });
     else if (one.day > before.day + 1)
@@ -127,8 +133,7 @@ function dayOf(
   problems: WeatherProblem[],
 ): WeatherDay | null {
   const dateText = cells[places.get("day")!] ?? "";
-  const iso = /^(\d{4}-\d{2}-\d{2})(?:T.*)?$/u.exec(dateText)?.[1];
-  const day = iso === undefined ? null : dayOrNull(iso);
+  const day = dayIn(dateText);
   const before = problems.length;
   if (day === null) problems.push({ kind: "not-a-date", line, text: dateText });
   const figure = ({ name, least, greatest }: (typeof COLUMNS)[number]): number | null => {
@@ -159,7 +164,9 @@ function dayOf(
   return { ...figures, day: day!, highestC: highestC!, lowestC: lowestC! };
 }
 
-function dayOrNull(iso: string): Day | null {
+function dayIn(text: string): Day | null {
+  const iso = /^(\d{4}-\d{2}-\d{2})(?:T.*)?$/u.exec(text)?.[1];
+  if (iso === undefined) return null;
   try {
     return dayFromIso(iso);
   } catch (error) {

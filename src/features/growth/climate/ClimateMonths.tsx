@@ -4,7 +4,7 @@ import { climateDays } from "@/core/place/climate/climateYear";
 import type { HouseClimate } from "@/core/place/climate/houseAir";
 import type { ClimateNormals } from "@/core/place/climate/normals";
 import { MONTHS } from "@/core/units/day";
-import { preferredUnit } from "@/core/units/dimensions";
+import { fromBase, preferredUnit } from "@/core/units/dimensions";
 import { formatQuantity } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
@@ -16,6 +16,7 @@ export function ClimateMonths({ normals, house }: { normals: ClimateNormals; hou
   const units = useUnits();
   const days = useMemo(() => climateDays(normals, house, MIDDLES), [normals, house]);
   const unit = (dimension: "temperature" | "rain") => preferredUnit(dimension, units).symbol;
+  const rain = preferredUnit("rain", units);
   const degrees = (value: number) => formatQuantity(value, "temperature", units).figure;
   const rows: readonly [name: React.ReactNode, (day: (typeof days)[number]) => string][] = [
     [`Warmest, ${unit("temperature")}`, ({ highestC }) => degrees(highestC)],
@@ -31,7 +32,7 @@ export function ClimateMonths({ normals, house }: { normals: ClimateNormals; hou
       >
         Grass drinks, {unit("rain")} a day
       </Why>,
-      ({ et0Mm }) => (et0Mm === null ? "–" : formatQuantity(et0Mm, "rain", units).figure),
+      ({ et0Mm }) => (et0Mm === null ? "–" : fromBase(et0Mm, rain).toFixed(rain.symbol === "mm" ? 1 : 2)),
     ],
   ];
   return (

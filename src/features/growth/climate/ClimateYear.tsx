@@ -38,7 +38,7 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
   const warmth = scaleLinear(
     [
       degrees.of(Math.min(0, ...all.map(({ lowestC }) => lowestC))),
-      degrees.of(Math.max(...all.map(({ highestC }) => highestC))),
+      degrees.of(1 + Math.max(...all.map(({ highestC }) => highestC))),
     ],
     [WARMTH.bottom, WARMTH.top],
   ).nice(4);
@@ -62,6 +62,7 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
   const monthWidth = (right - LEFT) / 12;
   const warmest = Math.max(...shown.map(({ highestC }) => highestC));
   const coldest = Math.min(...shown.map(({ lowestC }) => lowestC));
+  const isWide = width > 560;
   const where = inside ? `in the ${inside.name}` : "outside";
   return (
     <div ref={box}>
@@ -74,7 +75,7 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
           kind: "marks",
           marks: MONTHS.map((month, index) => ({
             x: LEFT + (index + 0.5) * monthWidth,
-            text: width > 560 ? month.slice(0, 3) : month[0]!,
+            text: isWide ? month.slice(0, 3) : month[0]!,
             anchor: "middle",
           })),
         }}
@@ -88,8 +89,24 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
           />
         ))}
         <text x={LEFT} y={16} fontSize="16" className="sign">
-          Warmest of the day and coldest of the night, {degrees.unit}
+          {isWide ? "Warmest of the day and coldest of the night" : "Warmest and coldest"}, {degrees.unit}
         </text>
+        {inside && (
+          <g fontSize="14">
+            <rect x={right - 70} y={5} width="14" height="12" className="fill-rule" />
+            <text x={right} y={16} textAnchor="end">
+              outside
+            </text>
+            {isWide && (
+              <>
+                <path d={`M${right - 190} 11h14`} className="stroke-ink" strokeWidth="2.5" />
+                <text x={right - 84} y={16} textAnchor="end">
+                  {inside.name}
+                </text>
+              </>
+            )}
+          </g>
+        )}
         <SideAxis side={{ scale: warmth, x: LEFT - 8, ticks: 4 }} fontSize={13} />
         <path d={band ?? ""} className="fill-rule" opacity="0.7" />
         {inside &&
@@ -104,7 +121,7 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
           ))}
         <path d={`M${LEFT} ${WARMTH.bottom}H${right}`} className="stroke-rule" />
         <text x={LEFT} y={WATER.top - 14} fontSize="16" className="sign">
-          Rain, and what grass would drink {where}, {rain.unit} a month
+          {isWide ? `Rain, and what grass would drink ${where}` : "Rain, and what grass drinks"}, {rain.unit} a month
         </text>
         <SideAxis side={{ scale: water, x: LEFT - 8, ticks: 3 }} fontSize={13} />
         {rainMmByMonth?.map((mm, month) => (
@@ -125,6 +142,19 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
         <text x={LEFT} y={LIGHT.top - 14} fontSize="16" className="sign">
           Light {where}, mol/m² a day
         </text>
+        {inside && isWide && (
+          <g fontSize="14">
+            <path
+              d={`M${right - 74} ${LIGHT.top - 19}h18`}
+              className="stroke-soft"
+              strokeDasharray="5 4"
+              strokeWidth="1.5"
+            />
+            <text x={right} y={LIGHT.top - 14} textAnchor="end">
+              outside
+            </text>
+          </g>
+        )}
         <SideAxis side={{ scale: light, x: LEFT - 8, ticks: 2 }} fontSize={13} />
         {inside && (
           <path

@@ -3,7 +3,8 @@ import { useFormContext, useWatch } from "react-hook-form";
 import { CLIMATE } from "@/core/garden/entities/place";
 import { fieldOf } from "@/core/garden/entities/field";
 import { MONTHS } from "@/core/units/day";
-import { preferredUnit } from "@/core/units/dimensions";
+import { preferredUnit, type Dimension, type UnitPreferences } from "@/core/units/dimensions";
+import { editText } from "@/core/units/format";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
 
@@ -17,6 +18,10 @@ export const BY_MONTH = [
   "windMPerSByMonth",
 ] as const;
 export type ByMonth = (typeof BY_MONTH)[number];
+
+/** The unit stands at the head of the column. */
+const figureOf = (value: QuantityValue | undefined, dimension: Dimension, units: UnitPreferences) =>
+  typeof value === "number" ? editText(value, dimension, units).replace(/[^\d.,]+$/u, "") : undefined;
 
 /** Twelve figures, or none of them. */
 export function asMonths(values: readonly QuantityValue[]): readonly QuantityValue[] | null {
@@ -69,6 +74,11 @@ export function MonthsTable() {
                       aria-invalid={problems.length > 0 && typeof columns[column]?.[index] !== "number"}
                       dimension={"dimension" in field ? field.dimension : "count"}
                       value={columns[column]?.[index] ?? null}
+                      written={figureOf(
+                        columns[column]?.[index],
+                        "dimension" in field ? field.dimension : "count",
+                        units,
+                      )}
                       onValue={(value) => change(column, index, value)}
                     />
                   </td>
