@@ -36,7 +36,9 @@ alter table house
   add column warmer_by_day_c double precision not null default 0 check (warmer_by_day_c between -20 and 40),
   add column warmer_by_night_c double precision not null default 0 check (warmer_by_night_c between -20 and 40),
   add column heated_to_c double precision check (heated_to_c between -10 and 40),
-  add column vented_at_c double precision check (vented_at_c between 0 and 60);
+  add column vented_at_c double precision check (vented_at_c between 0 and 60),
+  add column lamps_from_min double precision check (lamps_from_min between 0 and 1439),
+  add column lamps_to_min double precision check (lamps_to_min between 1 and 1440);
 alter table variety_stage add column need_from text not null default 'climate' check (need_from in ('climate', 'figure'));
 alter table loop add column need_factor double precision not null default 1 check (need_factor between 0.1 and 10);
 
@@ -56,3 +58,12 @@ create table weather_day (
 alter table weather_day enable row level security;
 alter table weather_day force row level security;
 create policy own_garden on weather_day using (garden_id = current_garden()) with check (garden_id = current_garden());
+
+-- A timer may follow the sun.
+alter table loop drop constraint loop_timer;
+alter table loop add constraint loop_timer check (measures_within(timer, '{
+    "continuous": {},
+    "every": {"everyMin":[1,1440],"runMin":[0.05,1440],"fromMin":[0,1439],"toMin":[1,1440]},
+    "times": {"timesMin":{"of":[0,1439],"rows":[1,200]},"runMin":[0.05,1440]},
+    "daylight": {"runs":[1,200],"runMin":[0.05,1440],"marginMin":[0,360]}
+  }')) not valid;

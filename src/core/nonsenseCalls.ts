@@ -760,6 +760,23 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "water/supply#supplyHorizon": { args: [day, [100, 120], [source], { capacityL: 5000, storedL: 900 }, rain] },
   "water/tankName#tankName": { args: ["Leaf"] },
   "units/format#clockText": { args: [420] },
+  "place/climate/sun#sunriseAndSunset": { args: [40, 172] },
+  "water/lightWindows#lightWindows": {
+    args: [
+      { isSolid: false, lampsFromMin: 300, lampsToMin: 1200 },
+      { riseMin: 400, setMin: 1100 },
+    ],
+  },
+  "water/lightWindows#runsInTheDark": {
+    args: [[{ startMin: 300, lengthMin: 10 }], [{ fromMin: 300, toMin: 900 }]],
+    but: ["0.lengthMin", "0.fromMin", "0.toMin"],
+  },
+  "water/timer#longestPauseByDayMin": {
+    args: [
+      { kind: "times", timesMin: [480, 1020], runMin: 20 },
+      { riseMin: 400, setMin: 1100 },
+    ],
+  },
   "water/timer#timerMinutes": { args: [{ kind: "times", timesMin: [480, 1020], runMin: 20 }] },
   "water/timer#timerRuns": { args: [{ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }] },
 };
@@ -903,6 +920,9 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/climate#et0ByHouse",
       "garden/climate#normalsOf",
       "garden/climate#outsideYear",
+      "garden/headAtLines#headAtLines",
+      "garden/loopLight#loopLight",
+      "garden/filmPauses#filmPauses",
       "garden/standing#standingOn",
       "garden/standing#standingOnStand",
       "garden/standing#standingOnLoop",

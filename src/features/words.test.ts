@@ -19,9 +19,9 @@ test("harvests and timers as one would say them", () => {
   );
   expect(timerWords({ kind: "continuous" })).toBe("runs day and night");
   expect(timerWords({ kind: "every", everyMin: 90, runMin: 6, fromMin: 420, toMin: 1140 })).toBe(
-    "6 min every 90 min, 07:00–19:00",
+    "runs 6 min every 90 min, 07:00–19:00",
   );
-  expect(timerWords({ kind: "times", timesMin: [480, 1020], runMin: 20 })).toBe("20 min at 08:00, 17:00");
+  expect(timerWords({ kind: "times", timesMin: [480, 1020], runMin: 20 })).toBe("runs 20 min at 08:00, 17:00");
 });
 
 test("a line says what grows on it, how old it is and what is free", () => {

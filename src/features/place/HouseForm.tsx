@@ -16,6 +16,7 @@ const AIR = { fold: "Its air and light" } as const;
 const FIELDS = fieldsOf(HOUSE, {
   name: { wide: true },
   ...{ lightThrough: AIR, warmerByDayC: AIR, warmerByNightC: AIR, heatedToC: AIR, ventedAtC: AIR },
+  ...{ lampsFromMin: AIR, lampsToMin: AIR },
 });
 
 const EXAMPLE = {

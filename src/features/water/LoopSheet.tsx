@@ -9,6 +9,7 @@ import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
 import { LoopNeed, type LoopNeedProps } from "./LoopNeed";
+import { TimerChecks, type TimerChecksProps } from "./TimerChecks";
 import { ClockRing } from "@/features/frame/plan/ClockRing";
 import { RungLadder } from "./RungLadder";
 import type { UnitPreferences } from "@/core/units/dimensions";
@@ -31,13 +32,14 @@ export interface LoopSheetProps {
   readonly loop: Loop | null;
   readonly ladder: Ladder | null;
   readonly need: LoopNeedProps["need"];
+  readonly checks: Omit<TimerChecksProps, "timer"> | null;
   readonly limits: TankLimits | null;
   readonly recipes: readonly Named[];
   readonly sources: readonly Named[];
 }
 
 /** A loop from source to plant, its tightest rung in words, and its timer. */
-export function LoopSheet({ loops, loop, ladder, need, limits, recipes, sources }: LoopSheetProps) {
+export function LoopSheet({ loops, loop, ladder, need, checks, limits, recipes, sources }: LoopSheetProps) {
   const units = useUnits();
   const [editing, setEditing] = useOpened<"loop" | "new">("water");
   const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
@@ -58,12 +60,13 @@ export function LoopSheet({ loops, loop, ladder, need, limits, recipes, sources 
             {tight && <Tightest rung={tight} eases={easesOf(ladder, tight, units)} />}
             <h2 className="mt-6 text-2xl">Timer</h2>
             <div className="mt-2 flex items-center gap-4">
-              <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} />
+              <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} {...checks?.light} />
               <div>
                 <p>{timerWords(loop.timer)}</p>
                 {loop.turns > 1 && <p>Banks in {loop.turns} turns</p>}
               </div>
             </div>
+            {checks && <TimerChecks key={loop.id} timer={loop.timer} {...checks} />}
             <LoopNeed loop={loop} need={need} />
             {limits && limits.drainBackL > 0 && (
               <p className="mt-4 border-l-[6px] border-water bg-water-pale px-3 py-2 text-sm">

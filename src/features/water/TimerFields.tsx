@@ -15,19 +15,24 @@ const EXAMPLES: { readonly [Kind in TimerProgram["kind"]]: Extract<TimerProgram,
   continuous: { kind: "continuous" },
   every: { kind: "every", everyMin: 90, runMin: 6, fromMin: 420, toMin: 1140 },
   times: { kind: "times", timesMin: [480, 780, 1020], runMin: 20 },
+  daylight: { kind: "daylight", runs: 6, runMin: 10, marginMin: 60 },
 };
 const KINDS = [
   { value: "continuous", label: "day and night" },
   { value: "every", label: "again and again" },
   { value: "times", label: "at fixed times" },
+  { value: "daylight", label: "spread over the daylight" },
 ] as const;
 const SENTENCES: Readonly<Record<TimerProgram["kind"], string>> = {
   continuous: "",
   every: ", {timer.runMin} every {timer.everyMin}, from {timer.fromMin} to {timer.toMin}",
   times: ", {timer.runMin} at {times}",
+  daylight: ", {timer.runs} times {timer.runMin}, from {timer.marginMin} after sunrise to as long before sunset",
 };
 const BLANKS: readonly FieldSpec[] = [
   { name: "timer.runMin", label: "Run", type: "quantity", dimension: "minutes" },
+  { name: "timer.runs", label: "Runs a day", type: "quantity", dimension: "count" },
+  { name: "timer.marginMin", label: "After sunrise", type: "quantity", dimension: "minutes" },
   { name: "timer.everyMin", label: "Every", type: "quantity", dimension: "minutes" },
   { name: "timer.fromMin", label: "From", type: "quantity", dimension: "clock" },
   { name: "timer.toMin", label: "Until", type: "quantity", dimension: "clock" },

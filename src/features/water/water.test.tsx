@@ -32,7 +32,14 @@ const beds = stand(5, STAND_MODELS["drip-beds"].example);
 const lines = (more = {}) => (
   <LinesSheet
     stands={[{ id: 5, name: beds.name }]}
-    view={{ stand: beds, spec: drippedOf(beds.spec)!, headM: 10, watering: null, tests: [], ...more }}
+    view={{
+      stand: beds,
+      spec: drippedOf(beds.spec)!,
+      head: { headM: 10, from: "pump" },
+      watering: null,
+      tests: [],
+      ...more,
+    }}
   />
 );
 const blank = (name: string) => screen.getByRole("textbox", { name });

@@ -128,9 +128,11 @@ export function timerWords(timer: TimerProgram): string {
     case "continuous":
       return "runs day and night";
     case "every":
-      return `${minutesText(timer.runMin)} every ${minutesText(timer.everyMin)}, ${clockText(timer.fromMin)}–${clockText(timer.toMin)}`;
+      return `runs ${minutesText(timer.runMin)} every ${minutesText(timer.everyMin)}, ${clockText(timer.fromMin)}–${clockText(timer.toMin)}`;
     case "times":
-      return `${minutesText(timer.runMin)} at ${timer.timesMin.map(clockText).join(", ")}`;
+      return `runs ${minutesText(timer.runMin)} at ${timer.timesMin.map(clockText).join(", ")}`;
+    case "daylight":
+      return `runs ${timer.runs} times ${minutesText(timer.runMin)} by day, from ${minutesText(timer.marginMin)} after sunrise to as long before sunset`;
   }
 }
 

@@ -2,6 +2,8 @@ import type { Metadata } from "next";
 import { LoopSheet } from "@/features/water/LoopSheet";
 import { normalsOf } from "@/core/garden/climate";
 import { learnedNeed, loopNeedLpd } from "@/core/garden/loopNeed";
+import { filmPauses } from "@/core/garden/filmPauses";
+import { loopLight } from "@/core/garden/loopLight";
 import { standingOnLoop } from "@/core/garden/standing";
 import type { Loop } from "@/core/garden/garden";
 import { season, type Season } from "@/server/garden/season";
@@ -43,6 +45,7 @@ export default async function WaterPage({
           hasClimate: normalsOf(rows) !== null,
           learned,
         }}
+        checks={loop && { light: loopLight(worked, loop), film: filmPauses(worked, loop) }}
         limits={loop && tankLimits(worked, loop)}
         recipes={rows.recipes.map(({ id, name }) => ({ id, name }))}
         sources={rows.sources.map(({ id, name }) => ({ id, name }))}

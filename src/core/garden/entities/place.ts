@@ -34,6 +34,12 @@ export const HOUSE = entity({
       initial: null,
       hint: "never under the air outside, unless it is cooled",
     }),
+    numberField("lampsFromMin", "Lamps from", "clock", 0, 1439, { nullable: true, initial: null }),
+    numberField("lampsToMin", "Lamps until", "clock", 1, 1440, {
+      nullable: true,
+      initial: null,
+      hint: "both empty: no lamps",
+    }),
     numberField("xM", "From the left of the garden", "length", 0, 10_000, { initial: 0 }),
     numberField("yM", "From its top", "length", 0, 10_000, { initial: 0 }),
   ],

@@ -135,7 +135,12 @@ const RUN = numberField("runMin", "Run", "minutes", 0.05, 1440);
 export const TIMER = unionField<TimerProgram>()({
   name: "timer",
   label: "Timer",
-  labels: { continuous: "day and night", every: "every so many minutes", times: "at fixed times" },
+  labels: {
+    continuous: "day and night",
+    every: "every so many minutes",
+    times: "at fixed times",
+    daylight: "spread over the daylight",
+  },
   kinds: {
     continuous: [],
     every: [
@@ -158,6 +163,11 @@ export const TIMER = unionField<TimerProgram>()({
         most: 200,
       },
       RUN,
+    ],
+    daylight: [
+      numberField("runs", "Runs a day", "count", 1, 200, { whole: true }),
+      RUN,
+      numberField("marginMin", "After sunrise, and before sunset", "minutes", 0, 360),
     ],
   },
 });

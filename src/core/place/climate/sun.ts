@@ -114,3 +114,17 @@ export function dailyLightMol(radiationMjPerM2Day: number): number {
   requireRange("dailyLightMol", "radiationMjPerM2Day", radiationMjPerM2Day, 0, 60);
   return radiationMjPerM2Day * USABLE_SHARE * UMOL_PER_J;
 }
+
+/**
+ * Sunrise and sunset, minutes of the day by the sun: noon is when it stands highest. A clock on the wall is up to an hour off,
+ * more in summer time.
+ * @param dayOfYear 1–366
+ * @source half of the daylight on both sides of noon
+ */
+export function sunriseAndSunset(
+  latitudeDeg: number,
+  dayOfYear: number,
+): { readonly riseMin: number; readonly setMin: number } {
+  const halfMin = sunOfDay(latitudeDeg, dayOfYear).daylightHours * 30;
+  return { riseMin: 720 - halfMin, setMin: 720 + halfMin };
+}

@@ -1,6 +1,7 @@
 import { arc } from "d3";
-import { timerRuns, type TimerProgram } from "@/core/water/timer";
-import { counted } from "@/core/units/format";
+import type { LightWindow } from "@/core/water/lightWindows";
+import { timerRuns, type Daylight, type TimerProgram } from "@/core/water/timer";
+import { clockText, counted } from "@/core/units/format";
 import { timerWords } from "../../water/words";
 
 const OUTER = 62;
@@ -9,12 +10,30 @@ const INNER = 44;
 const LEAST_SHOWN_MIN = 8;
 
 /** The day as a ring of 24 hours with the pump's runs on it; midnight is below, noon above. */
-export function ClockRing({ timer, minutes, sizePx = 168 }: { timer: TimerProgram; minutes: number; sizePx?: number }) {
-  const runs = timerRuns(timer);
+export function ClockRing({
+  timer,
+  minutes,
+  sizePx = 168,
+  daylight,
+  windows = [],
+}: {
+  timer: TimerProgram;
+  minutes: number;
+  sizePx?: number;
+  daylight?: Daylight;
+  /** When it is light where it waters. */
+  windows?: readonly LightWindow[];
+}) {
+  const runs = timerRuns(timer, daylight);
   const angle = (minute: number) => (minute / 1440) * 2 * Math.PI + Math.PI;
   const ring = arc<{ from: number; to: number }>()
     .innerRadius(INNER)
     .outerRadius(OUTER)
+    .startAngle((part) => angle(part.from))
+    .endAngle((part) => angle(part.to));
+  const light = arc<{ from: number; to: number }>()
+    .innerRadius(INNER - 6)
+    .outerRadius(INNER - 3)
     .startAngle((part) => angle(part.from))
     .endAngle((part) => angle(part.to));
   const hours = minutes >= 60 ? `${(minutes / 60).toFixed(1).replace(".0", "")} h` : `${Math.round(minutes)} min`;
@@ -34,6 +53,13 @@ export function ClockRing({ timer, minutes, sizePx = 168 }: { timer: TimerProgra
           d={ring({ from: run.startMin, to: run.startMin + Math.max(LEAST_SHOWN_MIN, run.lengthMin) }) ?? ""}
           className="fill-water"
         />
+      ))}
+      {windows.map(({ fromMin, toMin }) => (
+        <path key={`${fromMin} ${toMin}`} d={light({ from: fromMin, to: toMin }) ?? ""} className="fill-soft">
+          <title>
+            light from {clockText(Math.round(fromMin))} to {clockText(Math.round(toMin))}
+          </title>
+        </path>
       ))}
       {[0, 6, 12, 18].map((hour) => (
         <text

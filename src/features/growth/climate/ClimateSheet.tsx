@@ -6,7 +6,7 @@ import { climateDays, OUTSIDE } from "@/core/place/climate/climateYear";
 import { LIGHT_THROUGH } from "@/core/place/climate/houseAir";
 import type { WeatherMonth } from "@/core/place/climate/weatherNormals";
 import { dayInWords } from "@/core/units/day";
-import { counted, quantityText } from "@/core/units/format";
+import { clockText, counted, quantityText } from "@/core/units/format";
 import { Only } from "@/features/frame/who";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -106,6 +106,9 @@ function AirOf({ house, onChange }: { house: House; onChange: () => void }) {
     `${degrees(house.warmerByDayC)} warmer than outside by day, ${degrees(house.warmerByNightC)} at night.`,
     house.heatedToC === null ? "Not heated." : `Heated to ${quantityText(house.heatedToC, "temperature", units)}.`,
     house.ventedAtC === null ? null : `Vented at ${quantityText(house.ventedAtC, "temperature", units)}.`,
+    house.lampsFromMin === null || house.lampsToMin === null
+      ? null
+      : `Lamps from ${clockText(house.lampsFromMin)} to ${clockText(house.lampsToMin)}; their light is not in the picture.`,
     house.cover === "solid"
       ? "Under a solid roof what plants drink is not worked out from the weather: the figures of their stages stand."
       : null,

@@ -15,6 +15,8 @@ const OF_AIR = new Set([
   "warmerByNightC",
   "heatedToC",
   "ventedAtC",
+  "lampsFromMin",
+  "lampsToMin",
 ]);
 const FIELDS = fieldsOf(HOUSE).filter(({ name }) => OF_AIR.has(name));
 

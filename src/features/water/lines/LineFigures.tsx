@@ -71,7 +71,10 @@ export function LineFigures({
           figure={quantityText(flow.totalLph, "flow", units)}
           note={`${lateral.count} emitters`}
         />
-        <Figure what={`All ${lines} lines`} figure={quantityText(lines * flow.totalLph, "flow", units)} />
+        <Figure
+          what={lines === 1 ? "The one line" : `All ${lines} lines`}
+          figure={quantityText(lines * flow.totalLph, "flow", units)}
+        />
         <Figure
           what={`Longest for ${percentText(PERMITTED_VARIATION)}`}
           figure={longest.endless ? `over ${lengthText}` : longest.count === 0 ? "none" : lengthText}

@@ -1,5 +1,6 @@
 "use client";
 import { useDeferredValue, useMemo } from "react";
+import type { HeadAtLines } from "@/core/garden/headAtLines";
 import type { CatchCanFact } from "@/core/garden/facts";
 import { dripLine, linesOf, type DrippedSpec } from "@/core/water/dripLine";
 import { timerMinutes, type TimerProgram } from "@/core/water/timer";
@@ -29,8 +30,8 @@ import { SpacingTable } from "./SpacingTable";
 export interface DripStandView {
   readonly stand: Stand;
   readonly spec: DrippedSpec;
-  /** What the loop's pump is asked for at the outlet; null where there is none. */
-  readonly headM: number | null;
+  /** Null where nothing says what head there is. */
+  readonly head: HeadAtLines | null;
   /** Of its loop; null where it stands on none. */
   readonly watering: {
     readonly timer: TimerProgram;
@@ -77,13 +78,19 @@ export function LinesSheet({ stands, view }: LinesSheetProps) {
   );
 }
 
-/** Head that most drip wants, where no pump says another. */
+const HEAD_FROM: Readonly<Record<HeadAtLines["from"], string>> = {
+  pump: "The head is what the loop’s pump is asked for at the outlet.",
+  regulator:
+    "The head is what the regulator leaves, at the height of the highest outlet; the pipe to the lines takes some of it.",
+  tank: "The head is that of the tank half way down, over the highest outlet; the pipe to the lines takes some of it.",
+};
+/** Head that most drip wants, where nothing says another. */
 const USUAL_HEAD_M = 10;
 
-function Line({ view: { stand, spec, headM, watering } }: { readonly view: DripStandView }) {
+function Line({ view: { stand, spec, head, watering } }: { readonly view: DripStandView }) {
   const preferences = useUnits();
   const measures = useMemo(() => lineMeasures(spec), [spec]);
-  const givenM = headM ?? USUAL_HEAD_M;
+  const givenM = head?.headM ?? USUAL_HEAD_M;
   const first = useMemo(() => firstTexts(spec, givenM, preferences), [spec, givenM, preferences]);
   const blanks = useBlanks(`draft:line:${stand.id}:${JSON.stringify(spec)}`, measures, first, preferences);
   const { good, problems } = blanks;
@@ -110,9 +117,9 @@ function Line({ view: { stand, spec, headM, watering } }: { readonly view: DripS
         <MeasureBlank blanks={blanks} name={HEAD.name} /> of head at its inlet.
       </Sentence>
       <p className="mt-1 text-sm text-soft">
-        {headM === null
-          ? inText("No pump says what head there is: {10 m} of water, 1 bar, is what most drip wants.", preferences)
-          : "The head is what the loop’s pump is asked for at the outlet."}
+        {head
+          ? HEAD_FROM[head.from]
+          : inText("Nothing says what head there is: {10 m} of water, 1 bar, is what most drip wants.", preferences)}
       </p>
       <div className="mt-4 grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_21rem]">
         <div className={`min-w-0 ${problems.length > 0 ? "opacity-60" : ""}`}>

@@ -53,6 +53,20 @@ export function PumpSheet({ loops, loop, stands, minutesPerDay, longestRunMin }:
   );
 }
 
+const HEAVY =
+  "A full tank of a cubic metre weighs over a tonne: level, bearing ground, a stand made for it, and nobody under it; covered and fenced against children.";
+const CAUTIONS = {
+  pump: {
+    short: "Water and electricity: residual-current circuit, drip loop, licensed electrician.",
+    more: `Pumps near water belong on a residual-current (ground-fault) protected circuit with a drip loop in the cable, put in by a licensed electrician. A pump on the mains needs the backflow prevention that the local code asks for. ${HEAVY}`,
+  },
+  mains: {
+    short: "Drinking water: backflow prevention as the local code asks for.",
+    more: "Between drinking water and any drip line, tank or injector belongs an air gap or a tested device, as the local code asks for, put in by a licensed plumber. Label outlets that are not for drinking.",
+  },
+  gravity: { short: "A full tank is heavy: level, bearing ground and a stand made for it.", more: HEAVY },
+} as const;
+
 interface PipesProps {
   readonly loop: Loop;
   readonly pump: NonNullable<Loop["pump"]>;
@@ -139,10 +153,7 @@ function Pipes({ loop, pump: own, stands, minutesPerDay, longestRunMin }: PipesP
             onTry={setOther}
           />
         )}
-        <CautionNote
-          short="Water and electricity: residual-current circuit, drip loop, licensed electrician."
-          more="Pumps near water belong on a residual-current (ground-fault) protected circuit with a drip loop in the cable, put in by a licensed electrician. A pump on the mains needs the backflow prevention that the local code asks for. A full tank of a cubic metre weighs over a tonne: level, bearing ground."
-        />
+        <CautionNote {...CAUTIONS[real ? "pump" : own.kind === "mains" ? "mains" : "gravity"]} />
       </aside>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { headAtLines } from "@/core/garden/headAtLines";
 import { drippedOf } from "@/core/water/dripLine";
 import { LinesSheet } from "@/features/water/lines/LinesSheet";
 import { plantNeedOn } from "@/core/garden/tank";
@@ -22,7 +23,6 @@ export default async function LinesPage({
   const dripped = garden.stands.filter(({ spec }) => drippedOf(spec));
   const stand = dripped.find(({ id }) => id === asked) ?? dripped[0];
   const loop = garden.loops.find(({ id }) => id === stand?.loopId);
-  const headWantedM = loop?.pump?.headWantedM ?? 0;
   return (
     <Station
       title="Drip lines"
@@ -36,7 +36,7 @@ export default async function LinesPage({
             ? {
                 stand,
                 spec: drippedOf(stand.spec)!,
-                headM: headWantedM > 0 ? headWantedM : null,
+                head: loop ? headAtLines(loop) : null,
                 watering: loop
                   ? { timer: loop.timer, drainShare: loop.drainShare, needLpd: plantNeedOn(worked, stand) }
                   : null,
