@@ -649,6 +649,11 @@ export const CALLS: Readonly<Record<string, Call>> = {
   },
   "place/climate/weatherFile#readWeather": { args: ["date,tmax,tmin\n2027-01-01,14,6"] },
   "water/supplyYears/weatherYears#weatherYears": { args: [rain, 2, 1] },
+  "water/supplyYears/temperatureYears#temperatureYears": {
+    args: [normals, [], days, 1],
+    but: ["0", "11"],
+  },
+  "water/supplyYears/drawnYears#drawnYears": { args: [[], 2, 1] },
   "water/supplyYears/leastStore#firstShortDay": {
     args: [{ inflowL: Made.of([10, 0]), drawL: Made.of([5, 5]), othersLpd: 2 }, 100, 50],
   },
@@ -949,6 +954,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "batches/plantNeed#stageNeedLpd": PLAN,
   "place/climate/weatherNormals#weatherNormals": SOUND,
   "water/needFactor#needFactor": SOUND,
+  "water/supplyYears/drawnYears#wholeMonths": SOUND,
   "batches/unfitting#sownForAlone": SOUND,
   "garden/examples/exampleTables#exampleChanges": GARDEN,
   "garden/nextStep#nextStep": GARDEN,

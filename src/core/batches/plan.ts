@@ -32,6 +32,8 @@ export interface Plan {
   /** Litres a day wanted by each loop; key "hand" is watered by hand. */
   readonly needLByLoop: ReadonlyMap<number | "hand", Float64Array>;
   readonly needL: Float64Array;
+  /** Of that, what is worked out from the climate. */
+  readonly needByClimateL: Float64Array;
 }
 
 /**
@@ -62,7 +64,8 @@ export function workOutPlan(input: PlanInput): Plan {
     addStays(own, variety, input, tallies, water);
     indices.forEach((index, at) => (batches[index] = own[at]!));
   }
-  const needLByLoop = needByLoop(input, water);
+  const needByClimateL = new Float64Array(days);
+  const needLByLoop = needByLoop(input, water, needByClimateL);
   const needL = new Float64Array(days);
   for (const need of needLByLoop.values()) for (let day = 0; day < days; day++) needL[day]! += need[day]!;
   return {
@@ -74,6 +77,7 @@ export function workOutPlan(input: PlanInput): Plan {
     deliveries: deliveries.flatMap((ofDay) => ofDay.sort((a, b) => a.orderId - b.orderId)),
     needLByLoop,
     needL,
+    needByClimateL,
   };
 }
 
@@ -159,8 +163,15 @@ function drinkingByArea({ growingAreas }: PlanInput, days: number): Map<number, 
   return new Map(growingAreas.map(({ id }) => [id, none()]));
 }
 
-/** Litres a day that each loop has to bring: what is drunk on it, as the loop's log has taught, and what drains. */
-function needByLoop(input: PlanInput, water: ReadonlyMap<number, Drinking>): Map<number | "hand", Float64Array> {
+/**
+ * Litres a day that each loop has to bring: what is drunk on it, as the loop's log has taught, and what drains.
+ * @param byClimateL of all loops, is added to
+ */
+function needByLoop(
+  input: PlanInput,
+  water: ReadonlyMap<number, Drinking>,
+  byClimateL: Float64Array,
+): Map<number | "hand", Float64Array> {
   const needs = new Map<number | "hand", Float64Array>();
   for (const area of input.growingAreas) {
     const figures = runningSum(water.get(area.id)!.figures);
@@ -173,8 +184,11 @@ function needByLoop(input: PlanInput, water: ReadonlyMap<number, Drinking>): Map
       const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
       const factor = loopId === null ? 1 : (input.needFactorByLoop?.[loopId] ?? 1);
       const times = (share * factor) / (1 - drained);
-      for (let day = 0; day < need.length; day++)
-        need[day]! += times * (figures[day]! + climate[day]! * (et0Mm?.[day] ?? 0));
+      for (let day = 0; day < need.length; day++) {
+        const weatherL = times * climate[day]! * (et0Mm?.[day] ?? 0);
+        need[day]! += times * figures[day]! + weatherL;
+        byClimateL[day]! += weatherL;
+      }
     }
   }
   return needs;

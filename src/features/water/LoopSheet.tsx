@@ -1,5 +1,6 @@
 "use client";
-import { quantityText } from "@/core/units/format";
+import { clockText, quantityText } from "@/core/units/format";
+import type { LoopLight } from "@/core/garden/loopLight";
 import type { Ladder, Rung } from "@/core/water/ladder";
 import type { TankLimits } from "@/core/garden/tank";
 import type { Loop } from "@/core/garden/garden";
@@ -63,6 +64,9 @@ export function LoopSheet({ loops, loop, ladder, need, checks, limits, recipes, 
               <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} {...checks?.light} />
               <div>
                 <p>{timerWords(loop.timer)}</p>
+                {checks && checks.light.windows.length > 0 && (
+                  <p className="text-sm text-soft">{lightText(checks.light.windows)}</p>
+                )}
                 {loop.turns > 1 && <p>Banks in {loop.turns} turns</p>}
               </div>
             </div>
@@ -154,4 +158,12 @@ function Tightest({ rung, eases }: { rung: Rung; eases: readonly string[] }) {
       </ul>
     </section>
   );
+}
+
+/** When it is light where a loop waters. */
+function lightText(windows: LoopLight["windows"]): string {
+  const times = new Set(
+    windows.map(({ fromMin, toMin }) => `${clockText(Math.round(fromMin))}–${clockText(Math.round(toMin))}`),
+  );
+  return `light ${[...times].join(", ")}`;
 }

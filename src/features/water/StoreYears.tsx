@@ -19,6 +19,11 @@ export interface StoreYearsProps {
   readonly capacityL: number;
 }
 
+const SIMULATED =
+  "Days of rain are drawn from the monthly rain and wet days of the place: a wet day is likelier after a wet one, amounts follow a gamma law fitted to each month (Geng and others 1986); temperatures wander around the normals from day to day (Richardson 1981).";
+const MEASURED =
+  "Whole calendar months are drawn from the daily weather that was brought in, each from all its years, and put together to years.";
+
 /** How large a store would carry the plan in nine of ten simulated years of weather. */
 export function StoreYears({ years: { kept, job }, today, capacityL }: StoreYearsProps) {
   const units = useUnits();
@@ -33,7 +38,7 @@ export function StoreYears({ years: { kept, job }, today, capacityL }: StoreYear
             In{" "}
             <Why
               label="Simulated years"
-              how="Days of rain are drawn from the monthly rain and wet days of the place: a wet day is likelier after a wet one, amounts follow a gamma law fitted to each month (Geng and others 1986). The store begins with what is in it, rain flows in, and each day’s need is drawn as the sources come in their order."
+              how={`${kept.answer.from === "measured" ? MEASURED : SIMULATED} The store begins with what is in it, rain flows in, and each day’s need is drawn as the sources come in their order${kept.answer.needFollows ? "; what plants drink by the climate follows the temperatures of each year" : ""}.`}
               inputs={[
                 ["years", formatNumber(kept.answer.years)],
                 ["store", litres(kept.capacityL)],
@@ -42,8 +47,9 @@ export function StoreYears({ years: { kept, job }, today, capacityL }: StoreYear
             >
               <b>{percentText(kept.answer.carried / kept.answer.years)}</b>
             </Why>{" "}
-            of {formatNumber(kept.answer.years)} simulated years {litres(kept.capacityL)} carry the plan without a day
-            short.
+            of {formatNumber(kept.answer.years)}{" "}
+            {kept.answer.from === "measured" ? "years of measured weather" : "simulated years"} {litres(kept.capacityL)}{" "}
+            carry the plan without a day short.
           </p>
           <p className={`mt-1 ${kept.answer.leastL === null ? "font-bold text-alarm" : ""}`}>
             {kept.answer.leastL === null

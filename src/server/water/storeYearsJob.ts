@@ -1,5 +1,6 @@
 import { NO_FACTS } from "@/core/garden/facts";
 import type { Garden } from "@/core/garden/garden";
+import { normalsOf } from "@/core/garden/climate";
 import { sourceLimitLpd } from "@/core/garden/supply";
 import { workOut } from "@/core/garden/workOut";
 import type { StoreYears, StoreYearsAnswer } from "@/core/water/supplyYears/storeYears";
@@ -7,6 +8,7 @@ import type { Day } from "@/core/units/day";
 import { maybeOne, run, type Db } from "../db/pool";
 import { gardenRows } from "../garden/gardenRows";
 import type { JobKind } from "../jobs/kind";
+import { weatherDays } from "../place/weatherQueries";
 import { RefusedError } from "../session/refusal";
 
 const YEARS = 1000;
@@ -18,7 +20,10 @@ const MOST_DAYS = 548;
 /** Carries the garden's store through simulated years of weather, from a day on. */
 export const STORE_YEARS_JOB: JobKind = {
   file: "storeYears.ts",
-  prepare: async (db, gardenId, { day }) => storeYearsOf(await gardenRows(db, gardenId), Number(day)),
+  prepare: async (db, gardenId, { day }) => ({
+    ...storeYearsOf(await gardenRows(db, gardenId), Number(day)),
+    measured: await weatherDays(db, gardenId),
+  }),
   keep: async (db, gardenId, { day }, found) => {
     const { capacityL } = storeOf(await gardenRows(db, gardenId));
     await run(
@@ -46,7 +51,9 @@ function storeYearsOf(garden: Garden, today: Day): StoreYears {
     throw new RefusedError({ room: "water", kind: "no-rain-store" });
   if (!needL.some((litres) => litres > 0)) throw new RefusedError({ room: "water", kind: "nothing-drawn" });
   const sources = garden.sources.map((source) => ({ ...source, limitLpd: sourceLimitLpd(source) }));
-  return { from: plan.today, needL, sources, store, rain: garden.rain, years: YEARS, seed: SEED };
+  const byClimateL = [...plan.needByClimateL.subarray(plan.today - plan.from)].slice(0, MOST_DAYS);
+  const weather = { rain: garden.rain, normals: normalsOf(garden), byClimateL };
+  return { from: plan.today, needL, sources, store, ...weather, years: YEARS, seed: SEED };
 }
 
 /** The last answer, with the day and the store it is of. */

@@ -32,8 +32,8 @@ export function ClockRing({
     .startAngle((part) => angle(part.from))
     .endAngle((part) => angle(part.to));
   const light = arc<{ from: number; to: number }>()
-    .innerRadius(INNER - 6)
-    .outerRadius(INNER - 3)
+    .innerRadius(OUTER + 3)
+    .outerRadius(OUTER + 6)
     .startAngle((part) => angle(part.from))
     .endAngle((part) => angle(part.to));
   const hours = minutes >= 60 ? `${(minutes / 60).toFixed(1).replace(".0", "")} h` : `${Math.round(minutes)} min`;
@@ -56,16 +56,14 @@ export function ClockRing({
       ))}
       {windows.map(({ fromMin, toMin }) => (
         <path key={`${fromMin} ${toMin}`} d={light({ from: fromMin, to: toMin }) ?? ""} className="fill-soft">
-          <title>
-            light from {clockText(Math.round(fromMin))} to {clockText(Math.round(toMin))}
-          </title>
+          <title>{`light from ${clockText(Math.round(fromMin))} to ${clockText(Math.round(toMin))}`}</title>
         </path>
       ))}
       {[0, 6, 12, 18].map((hour) => (
         <text
           key={hour}
-          x={Math.sin(angle(hour * 60)) * 74}
-          y={-Math.cos(angle(hour * 60)) * 74 + 4}
+          x={Math.sin(angle(hour * 60)) * 77}
+          y={-Math.cos(angle(hour * 60)) * 77 + 4}
           textAnchor="middle"
           fontSize="12"
         >
