@@ -32,7 +32,7 @@ export default async function WaterPage({
     <Station
       title="Water"
       facts={loop ? `${loop.name} loop · ${on.length ? on.join(", ").toLowerCase() : "no stands yet"}` : "no loop yet"}
-      tabs={waterTabs("ladder")}
+      tabs={waterTabs("ladder", rows.stands)}
     >
       <LoopSheet
         key={loop?.id}

@@ -137,7 +137,11 @@ const BACK_BEDS: ExampleGarden = {
         figures: { lines: 3, lengthM: 3.2, widthM: 1.1, spacingM: 0.3, emitterHeadM: 0.5 },
         young: false,
       },
-      { told: "wickingBeds", figures: { lines: 1, lengthM: 2.4, widthM: 1, spacingM: 0.3 }, young: false },
+      {
+        told: "wickingBeds",
+        figures: { lines: 1, lengthM: 2.4, widthM: 1, spacingM: 0.3, floatRatedLph: 240, headAtFloatM: 0.6 },
+        young: false,
+      },
       { told: "seedTrays", figures: { lines: 1, trays: 2, cells: 84 }, young: true },
     ],
     tank: { litres: 1000, underOutletsM: -0.8 },

@@ -9,6 +9,8 @@ import {
   DRIP_LINE_MEASURES,
   EDGE_MARGIN,
   END_MARGIN,
+  FLOAT_VALVE,
+  FLOAT_VALVE_MEASURES,
   LINES_PER_VALVE,
   MIX,
   NO_FLOW,
@@ -24,6 +26,7 @@ import {
   reachWarnings,
   valves,
   type DripLine,
+  type FloatValve,
   type MixPart,
 } from "./shared";
 import type { Measure, PointM, StandCounts, StandModel } from "./model";
@@ -53,7 +56,7 @@ export interface DripBeds extends RowBeds, DripLine {
 }
 
 /** Beds over a reservoir of their own, which the medium draws from below. */
-export interface WickingBed extends RowBeds {
+export interface WickingBed extends RowBeds, FloatValve {
   readonly kind: "wicking-bed";
   readonly mediumDepthM: number;
   readonly reservoirDepthM: number;
@@ -215,6 +218,7 @@ export const WICKING_BED: StandModel<WickingBed> = {
     mediumDepthM: 0.3,
     reservoirDepthM: 0.2,
     voidShare: 0.4,
+    ...FLOAT_VALVE,
     mix: [
       { name: "compost", parts: 2 },
       { name: "coir", parts: 1 },
@@ -227,6 +231,7 @@ export const WICKING_BED: StandModel<WickingBed> = {
     number("reservoirDepthM", "Reservoir, depth", "smallLength", 0.02, 2),
     number("voidShare", "Void share", "share", 0.05, 1, { hint: "gravel about 40 %, crates 95 %" }),
     MIX,
+    ...FLOAT_VALVE_MEASURES,
   ],
   stretch: STRETCH,
   counts: (spec) =>

@@ -8,6 +8,8 @@ import {
   ACCESS,
   AISLE,
   EDGE_MARGIN,
+  FLOAT_VALVE,
+  FLOAT_VALVE_MEASURES,
   PACKING,
   count,
   number,
@@ -17,11 +19,12 @@ import {
   reachWarnings,
   thinPlasticWarning,
   valves,
+  type FloatValve,
 } from "./shared";
 import type { RectM, StandLayout, StandModel } from "./model";
 
 /** Rafts that float on ponds. A raft is a line: it is set, moved along and picked as one. */
-export interface RaftPond {
+export interface RaftPond extends FloatValve {
   readonly kind: "raft-pond";
   readonly ponds: number;
   readonly pondLengthM: number;
@@ -100,6 +103,7 @@ export const RAFT_POND: StandModel<RaftPond> = {
     accessM: 0,
     linesPerValve: 1,
     pondFlowLph: 600,
+    ...FLOAT_VALVE,
   },
   measures: [
     count("ponds", "Ponds", 500),
@@ -117,7 +121,8 @@ export const RAFT_POND: StandModel<RaftPond> = {
     AISLE,
     ACCESS,
     count("linesPerValve", "Ponds on one valve", 500),
-    number("pondFlowLph", "Flow of a pond", "flow", 0, 100_000),
+    number("pondFlowLph", "Flow of a pond", "flow", 0, 100_000, { hint: "0: still water" }),
+    ...FLOAT_VALVE_MEASURES,
   ],
   stretch: { along: { measure: "pondLengthM", by: "length" }, across: { measure: "ponds", by: "count" } },
   counts: (spec) => {

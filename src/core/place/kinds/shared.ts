@@ -119,6 +119,33 @@ export const DRIP_LINE: DripLine = {
   lineSeasons: 3,
 };
 
+/** Still water that a float valve may keep up. */
+export interface FloatValve {
+  /** At its rated head; 0: filled by hand. */
+  readonly floatRatedLph: number;
+  readonly floatRatedHeadM: number;
+  readonly headAtFloatM: number;
+  /** Shallower than this roots or wick run dry. */
+  readonly leastDepthM: number;
+}
+
+export const FLOAT_VALVE: FloatValve = { floatRatedLph: 0, floatRatedHeadM: 10, headAtFloatM: 10, leastDepthM: 0.05 };
+
+export const FLOAT_VALVE_MEASURES = [
+  number("floatRatedLph", "Float valve, rated flow", "flow", 0, 100_000, {
+    initial: FLOAT_VALVE.floatRatedLph,
+    hint: "0: filled by hand",
+  }),
+  number("floatRatedHeadM", "Its rated head, as metres of water", "length", 0.1, 150, {
+    initial: FLOAT_VALVE.floatRatedHeadM,
+  }),
+  number("headAtFloatM", "Head there is at the float", "length", 0, 150, { initial: FLOAT_VALVE.headAtFloatM }),
+  number("leastDepthM", "Least depth of water", "smallLength", 0, 2, {
+    initial: FLOAT_VALVE.leastDepthM,
+    hint: "shallower, roots or wick run dry",
+  }),
+] as const;
+
 export const DRIP_LINE_MEASURES: readonly Measure[] = [
   number("emitterHeadM", "Emitter gives that flow at, as metres of water", "length", 0.1, 150, {
     initial: DRIP_LINE.emitterHeadM,

@@ -1,7 +1,7 @@
 import { requireRange, requireWhole } from "../../units/range";
 import { STAND_MODELS, type StandKind, type StandSpec } from "../kinds";
 import type { NumberMeasure } from "../kinds/model";
-import { count, number } from "../kinds/shared";
+import { count, FLOAT_VALVE, number } from "../kinds/shared";
 
 /** Values of what was told, by the names of the measures. */
 export type Told = Readonly<Record<string, number>>;
@@ -251,6 +251,10 @@ export const TOLD_KINDS = {
       pitchM: told.spacingM!,
       endMarginM: half(told),
       edgeMarginM: rowsIn(told) > 1 ? Math.min(told.spacingM! / 2, told.widthM! / 4) : told.widthM! / 2,
+      ...(told.floatRatedLph !== undefined && {
+        floatRatedLph: told.floatRatedLph,
+        headAtFloatM: told.headAtFloatM ?? FLOAT_VALVE.headAtFloatM,
+      }),
     }),
   },
 } as const satisfies Record<string, ToldKind>;

@@ -27,7 +27,7 @@ export default async function LinesPage({
     <Station
       title="Drip lines"
       facts={stand ? `${stand.name}${loop ? ` · ${loop.name} loop` : " · on no loop"}` : "nothing drips yet"}
-      tabs={waterTabs("lines")}
+      tabs={waterTabs("lines", garden.stands)}
     >
       <LinesSheet
         stands={dripped.map(({ id, name }) => ({ id, name }))}

@@ -29,7 +29,7 @@ export default async function PumpPage({
               .toLowerCase()}`
           : "no pump yet"
       }
-      tabs={waterTabs("pump")}
+      tabs={waterTabs("pump", garden.stands)}
     >
       <PumpSheet
         loops={pumped.map(({ id, name }) => ({ id, name }))}

@@ -24,7 +24,7 @@ export default async function SupplyPage() {
     <Station
       title="Supply"
       facts={`${names || "no source yet"} · to ${dayInWords(plan.to - 1, "year")}`}
-      tabs={waterTabs("supply")}
+      tabs={waterTabs("supply", rows.stands)}
     >
       <SupplySheet
         today={who.today}
