@@ -782,6 +782,10 @@ export const CALLS: Readonly<Record<string, Call>> = {
       { riseMin: 400, setMin: 1100 },
     ],
   },
+  "water/refillDay#refillDay": {
+    args: [{ drawnL: new Array<number>(24).fill(10), tankL: 500, flowLph: 100, hoursPerDay: 8 }],
+  },
+  "water/refillDay#sharesByHour": { args: [360, 1080] },
   "water/timer#timerMinutes": { args: [{ kind: "times", timesMin: [480, 1020], runMin: 20 }] },
   "water/timer#timerRuns": { args: [{ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }] },
 };
@@ -930,6 +934,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/stillWater#stillOf",
       "garden/stillWater#stillStands",
       "garden/stillWater#vesselOf",
+      "garden/refills#sourceRefills",
       "garden/loopLight#loopLight",
       "garden/filmPauses#filmPauses",
       "garden/standing#standingOn",

@@ -21,7 +21,7 @@ const DESCRIBED = fieldsOf(SOURCE, {
   priority: { fold: REST },
   pricePerM3: { fold: REST },
   roofAreaM2: { when: kindIs("rain") },
-  flowLph: { when: kindIs("well") },
+  flowLph: { when: kindIs("well", "mains") },
   hoursPerDay: { when: kindIs("well") },
   allowanceLpd: { when: kindIs("mains", "carried") },
   pressureM: { when: kindIs("mains"), fold: REST },

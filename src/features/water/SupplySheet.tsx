@@ -2,6 +2,7 @@
 import { inText } from "@/core/units/rounded";
 import type { Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
+import type { SourceRefill } from "@/core/garden/refills";
 import type { SupplyHorizon } from "@/core/water/supply";
 import type { Source } from "@/core/garden/garden";
 import type { Store } from "@/core/garden/garden";
@@ -10,6 +11,7 @@ import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { ShortageList, type ShortageListProps } from "@/ui/ShortageList";
 import { useUnits } from "@/ui/units";
+import { Refills } from "./Refills";
 import { StoreYears, type StoreYearsProps } from "./StoreYears";
 import { Horizon } from "./Horizon";
 import { useOpened } from "@/features/frame/drafts";
@@ -28,12 +30,13 @@ export interface SupplySheetProps {
   readonly stores: readonly Store[];
   readonly short: ShortageListProps;
   readonly years: StoreYearsProps["years"];
+  readonly refills: readonly SourceRefill[];
 }
 
 type Editing = { readonly source: number | null } | { readonly store: number | null };
 
 /** Will the water last? The store over the coming months, what each source gives, and the first day anything is short. */
-export function SupplySheet({ today, supply, sources, limits, stores, short, years }: SupplySheetProps) {
+export function SupplySheet({ today, supply, sources, limits, stores, short, years, refills }: SupplySheetProps) {
   const units = useUnits();
   const [editing, setEditing] = useOpened<Editing>("supply");
   const close = () => setEditing(null);
@@ -109,6 +112,7 @@ export function SupplySheet({ today, supply, sources, limits, stores, short, yea
               <Button onClick={() => setEditing({ store: null })}>New store</Button>
             </div>
           </Only>
+          <Refills refills={refills} />
         </section>
         <div>
           <ShortageList {...short} />

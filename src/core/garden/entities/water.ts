@@ -17,7 +17,7 @@ export const SOURCE = entity({
     numberField("priority", "Order of use", "count", 1, 99, { whole: true, hint: "1 is drawn first" }),
     numberField("pricePerM3", "Price", "pricePerVolume", 0, 10_000, { initial: 0 }),
     numberField("roofAreaM2", "Roof, in plan", "area", 0, 1_000_000, { initial: 0 }),
-    numberField("flowLph", "Flow", "flow", 0, 1_000_000, { initial: 0 }),
+    numberField("flowLph", "Flow", "flow", 0, 1_000_000, { initial: 0, hint: "with nothing else open; 0: not known" }),
     numberField("hoursPerDay", "Hours a day", "count", 0, 24, { initial: 0 }),
     numberField("allowanceLpd", "Allowance a day", "volume", 0, 10_000_000, { initial: 0 }),
     numberField("pressureM", "Pressure, as metres of water", "length", 0, 150, {

@@ -42,11 +42,7 @@ test("holes, days twice, wrong dates and figures are told by their lines, and th
 
 test("a file without its columns, in Fahrenheit or empty says so once", () => {
   expect(readWeather("")).toEqual({ days: [], problems: [{ kind: "empty" }] });
-  expect(readWeather("day|high|low\n2027-01-01|9|1").problems.map(({ kind }) => kind)).toEqual([
-    "no-column",
-    "no-column",
-    "no-column",
-  ]);
+  expect(readWeather("day|high|low\n2027-01-01|9|1").problems.map(({ kind }) => kind)).toEqual(["no-column"]);
   expect(readWeather("date,tmin,tmax\n2027-01-01,9,1\n2027-01-02,8,1\n2027-01-03,1,8").problems).toEqual([
     { kind: "swapped", lines: 2 },
   ]);

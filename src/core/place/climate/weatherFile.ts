@@ -77,7 +77,13 @@ export function readWeather(text: string): WeatherFile {
   const places = columnPlaces(names);
   const missing = NEEDED.filter((name) => !places.has(name));
   if (missing.length > 0)
-    return { days: [], problems: missing.map((column) => ({ kind: "no-column", column, found: names })) };
+    // Where the columns are not told apart that is said once.
+    return {
+      days: [],
+      problems: missing
+        .slice(0, names.length < 2 ? 1 : missing.length)
+        .map((column) => ({ kind: "no-column", column, found: names })),
+    };
   const problems: WeatherProblem[] = [];
   const read = lines.slice(1).flatMap((line, index) => {
     if (line.trim() === "") return [];

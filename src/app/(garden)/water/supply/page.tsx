@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { SupplySheet } from "@/features/water/SupplySheet";
 import { dayInWords } from "@/core/units/day";
 import { countedInShortages } from "@/core/garden/ahead";
+import { sourceRefills } from "@/core/garden/refills";
 import { sourceLimitLpd } from "@/core/garden/supply";
 import { newestJobs } from "@/server/jobs/job";
 import { read } from "@/server/session/read";
@@ -33,6 +34,7 @@ export default async function SupplyPage() {
         limits={rows.sources.map(sourceLimitLpd)}
         stores={rows.stores}
         years={{ kept, job: [...jobs.values()].sort((a, b) => b.id - a.id)[0] ?? null }}
+        refills={sourceRefills(worked)}
         short={{ shortages: worked.shortages, ...countedInShortages(worked) }}
       />
     </Station>
