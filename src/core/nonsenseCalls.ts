@@ -782,6 +782,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
       { riseMin: 400, setMin: 1100 },
     ],
   },
+  "water/flushing#flushing": { args: [line] },
   "water/refillDay#refillDay": {
     args: [{ drawnL: new Array<number>(24).fill(10), tankL: 500, flowLph: 100, hoursPerDay: 8 }],
   },

@@ -98,6 +98,11 @@ export function linesOf(spec: DrippedSpec): number {
   return spec.lines * (spec.kind === "drip-beds" ? spec.lateralsPerBed : 1);
 }
 
+/** The two schools of pipe friction. The first holds for slow flow, too; the second is that of most tables for the field. */
+export type FrictionLaw = "darcy-weisbach" | "hazen-williams";
+/** @source usual for small polyethylene pipe */
+export const SMALL_PE_C = 140;
+
 /** A drip line worked out. */
 export interface DripLineAnswer {
   readonly lateral: Lateral;
@@ -112,14 +117,21 @@ export interface DripLineAnswer {
  * Head and flow along one line of a stand, and how even it is.
  *
  * @param inletHeadM pressure head at the line's inlet, m
+ * @param friction by which law the pipe's friction is worked out
  * @returns null where not one emitter fits
  * @throws RangeError when a figure is outside its range
  * @source solveLateral, uniformity
  */
-export function dripLine(spec: DrippedSpec, inletHeadM: number): DripLineAnswer | null {
+export function dripLine(
+  spec: DrippedSpec,
+  inletHeadM: number,
+  friction: FrictionLaw = "darcy-weisbach",
+): DripLineAnswer | null {
   requireRange("dripLine", "inletHeadM", inletHeadM, 0.01, 500);
-  const lateral = lateralOf(spec);
-  if (!lateral) return null;
+  const plain = lateralOf(spec);
+  if (!plain) return null;
+  const lateral =
+    friction === "hazen-williams" ? { ...plain, pipe: { ...plain.pipe, hazenWilliamsC: SMALL_PE_C } } : plain;
   const flow = solveLateral(lateral, inletHeadM);
   const emittersPerPlant = emittersPerPlantOf(spec, lateral);
   return {

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { emitterFlowLph } from "./emitter";
+import { flushing } from "./flushing";
 import { solveLateral, type Lateral } from "./lateral";
 import { longestLateral } from "./longestLateral";
 import { pipeHeadLossM } from "./pipeFriction";
@@ -90,4 +91,19 @@ test("emission uniformity has its names, and what is out of range is named", () 
   expect([0.95, 0.85, 0.75, 0.5].map(euVerdict)).toEqual(["excellent", "good", "fair", "poor"]);
   expect(() => solveLateral({ ...LINE, count: 0 }, 10)).toThrow("count is 0; it must be from 1 to 100000");
   expect(() => solveLateral({ ...LINE, pipe: { boreMm: 0 } }, 10)).toThrow("boreMm is 0; it must be from 0.5 to 2000");
+});
+
+test("flushing carries water out of the open end at 0.3 m/s, emitters fed on the way; a falling line helps, a longer one takes more", () => {
+  const line = { ...LINE, count: 33, firstSpacingM: 0.15 };
+  const level = flushing(line);
+  expect(level.endLph).toBeCloseTo(0.3 * (Math.PI * 0.0136 ** 2 * 0.25) * 3_600_000, 6);
+  expect(level.inletLph).toBeGreaterThan(level.endLph);
+  // What goes in comes out: at the head that was found the emitters give the rest.
+  expect(level.headM).toBeLessThan(1.2);
+  expect(flushing({ ...line, slopeRise: -0.02 }).headM).toBeLessThan(level.headM);
+  expect(flushing({ ...line, count: 100 }).headM).toBeGreaterThan(level.headM);
+  // Without emitters it is the friction of the pipe alone.
+  const bare = flushing({ ...line, emitter: { ...line.emitter, nominalFlowLph: 0.001 } });
+  const pipe = { ...line.pipe, lengthM: 33 * 0.3 + 34 * 0.1, fittingsK: 0 };
+  expect(bare.headM).toBeCloseTo(pipeHeadLossM(bare.endLph, pipe), 3);
 });

@@ -77,22 +77,26 @@ export function Horizon({
       >
         <path d={storePath ?? ""} className="fill-water-pale" />
         <path d={top ?? ""} fill="none" className="stroke-water" strokeWidth="2.5" />
-        <line
-          x1={left}
-          x2={right}
-          y1={stored(capacityL)}
-          y2={stored(capacityL)}
-          className="stroke-ink"
-          strokeWidth="1.5"
-        />
-        <text {...name} y={stored(capacityL) + (isNarrow ? 16 : 4)} fontSize="13">
-          full {quantityText(capacityL, "volume", units)}
-        </text>
+        {capacityL > 0 && (
+          <>
+            <line
+              x1={left}
+              x2={right}
+              y1={stored(capacityL)}
+              y2={stored(capacityL)}
+              className="stroke-ink"
+              strokeWidth="1.5"
+            />
+            <text {...name} y={stored(capacityL) + (isNarrow ? 16 : 4)} fontSize="13">
+              full {quantityText(capacityL, "volume", units)}
+            </text>
+          </>
+        )}
         <text x={left - 8} y={STORE_BOTTOM} fontSize="13" textAnchor="end">
           empty
         </text>
         <text x={left + 6} y={32} fontSize="15" className="sign">
-          In store
+          {capacityL > 0 ? "In store" : "No store"}
         </text>
         {layers.map((layer, index) => {
           const path = area<(typeof layer)[number]>()
@@ -113,12 +117,31 @@ export function Horizon({
         <text x={left} y={DRAW_TOP - 8} fontSize="14" className="sign">
           Drawn a day, by source, {shown.unit}
         </text>
-        {layers.map((layer) => {
+        {layers.map((layer, index) => {
           const last = layer.at(-1);
-          if (!last || last[1] - last[0] < most * 0.03) return null;
+          if (!last) return null;
+          const text = layer.key === "short" ? "short" : sources[Number(layer.key)];
+          if (last[1] - last[0] >= most * 0.03)
+            return (
+              <text key={layer.key} {...name} y={(drawn(last[0]) + drawn(last[1])) / 2 + 4} fontSize="13">
+                {text}
+              </text>
+            );
+          // What gives nothing at the end is named where it gives most.
+          const widest = layer.reduce((most, point) => (point[1] - point[0] > most[1] - most[0] ? point : most), last);
+          const heightPx = drawn(widest[0]) - drawn(widest[1]);
+          if (heightPx < LEAST_NAMED_PX) return null;
+          const fits = heightPx >= LEAST_LABEL_PX;
           return (
-            <text key={layer.key} {...name} y={(drawn(last[0]) + drawn(last[1])) / 2 + 4} fontSize="13">
-              {layer.key === "short" ? "short" : sources[Number(layer.key)]}
+            <text
+              key={layer.key}
+              x={x(widest.data.at)}
+              y={fits ? (drawn(widest[0]) + drawn(widest[1])) / 2 + 5 : drawn(widest[1]) - 4}
+              textAnchor="middle"
+              fontSize="13"
+              style={fits && index === 0 ? { fill: "var(--on-strong)" } : undefined}
+            >
+              {text}
             </text>
           );
         })}
@@ -141,6 +164,10 @@ export function Horizon({
     </div>
   );
 }
+
+/** A band as thin as this is not named; one as high as that has room for its name. */
+const LEAST_NAMED_PX = 4;
+const LEAST_LABEL_PX = 17;
 
 function weekly(supply: SupplyHorizon, shown: (litres: number) => number) {
   const weeks: { at: Date; drawn: number[]; short: number }[] = [];

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import type { DripLineAnswer } from "@/core/water/dripLine";
+import { flushing, FLUSHING_M_PER_S } from "@/core/water/flushing";
 import { longestLateral } from "@/core/water/longestLateral";
 import { euVerdict, flowVariationVerdict } from "@/core/water/uniformity";
 import { formatNumber, quantityText } from "@/core/units/format";
@@ -32,6 +33,8 @@ export function LineFigures({
   const units = useUnits();
   const { uniformity, flow, lines, lateral } = answer;
   const longest = useMemo(() => longestLateral(lateral, headM, PERMITTED_VARIATION), [lateral, headM]);
+  const flush = useMemo(() => flushing(lateral), [lateral]);
+  const speed = `${quantityText(FLUSHING_M_PER_S, "smallLength", units)} a second`;
   const { eu, cu, duLowQuarter, flowVariation } = uniformity;
   const dry = flow.flowsLph.reduce((sum, one) => sum + (one === 0 ? 1 : 0), 0);
   if (eu === null)
@@ -79,6 +82,15 @@ export function LineFigures({
           what={`Longest for ${percentText(PERMITTED_VARIATION)}`}
           figure={longest.endless ? `over ${lengthText}` : longest.count === 0 ? "none" : lengthText}
           note={longest.nearlyLevel ? "hardly changes past it" : undefined}
+        />
+        <Figure
+          what="Flushing it, end open, takes"
+          figure={quantityText(flush.inletLph, "flow", units)}
+          note={
+            flush.headM <= headM
+              ? `at ${quantityText(flush.headM, "length", units)} of head or more, so that dirt leaves at ${speed}`
+              : `at ${quantityText(flush.headM, "length", units)} of head: more than there is, so that dirt stays in it`
+          }
         />
         <Figure
           what="Lowest quarter ÷ mean"

@@ -1,8 +1,8 @@
 "use client";
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import type { HeadAtLines } from "@/core/garden/headAtLines";
 import type { CatchCanFact } from "@/core/garden/facts";
-import { dripLine, linesOf, type DrippedSpec } from "@/core/water/dripLine";
+import { dripLine, linesOf, SMALL_PE_C, type DrippedSpec, type FrictionLaw } from "@/core/water/dripLine";
 import { timerMinutes, type TimerProgram } from "@/core/water/timer";
 import { saveStand } from "@/server/place/actions";
 import type { Stand } from "@/core/garden/garden";
@@ -16,6 +16,7 @@ import { Only } from "@/features/frame/who";
 import { Button } from "@/ui/Button";
 import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
+import { ChoiceBlank } from "@/ui/blank/Blank";
 import { Sentence } from "@/ui/blank/Sentence";
 import { useUnits } from "@/ui/units";
 import { CatchCans } from "./CatchCans";
@@ -84,6 +85,10 @@ const HEAD_FROM: Readonly<Record<HeadAtLines["from"], string>> = {
     "The head is what the regulator leaves, at the height of the highest outlet; the pipe to the lines takes some of it.",
   tank: "The head is that of the tank half way down, over the highest outlet; the pipe to the lines takes some of it.",
 };
+const FRICTION = [
+  { value: "darcy-weisbach", label: "Darcy–Weisbach" },
+  { value: "hazen-williams", label: `Hazen–Williams, C ${SMALL_PE_C}` },
+] as const;
 /** Head that most drip wants, where nothing says another. */
 const USUAL_HEAD_M = 10;
 
@@ -98,7 +103,8 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
   const triedHeadM = good[HEAD.name] ?? givenM;
   // The picture follows the hand; the table, which takes longer, a moment later.
   const compared = useDeferredValue(useMemo(() => ({ spec: tried, headM: triedHeadM }), [tried, triedHeadM]));
-  const answer = useMemo(() => dripLine(tried, triedHeadM), [tried, triedHeadM]);
+  const [friction, setFriction] = useState<FrictionLaw>("darcy-weisbach");
+  const answer = useMemo(() => dripLine(tried, triedHeadM, friction), [tried, triedHeadM, friction]);
   const isOther = measures.some(({ name }) => name !== HEAD.name && tried[name as "kind"] !== spec[name as "kind"]);
   const save = useCommand(saveStand, { done: "Saved" });
   const isBed = tried.kind === "drip-beds";
@@ -114,12 +120,15 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
           </>
         )}
         ; its far end lies <MeasureBlank blanks={blanks} name="fallM" /> lower, and there is{" "}
-        <MeasureBlank blanks={blanks} name={HEAD.name} /> of head at its inlet.
+        <MeasureBlank blanks={blanks} name={HEAD.name} /> of head at its inlet. Friction by{" "}
+        <ChoiceBlank name="friction" label="Friction by" value={friction} options={FRICTION} onValue={setFriction} />.
       </Sentence>
       <p className="mt-1 text-sm text-soft">
         {head
           ? HEAD_FROM[head.from]
           : inText("Nothing says what head there is: {10 m} of water, 1 bar, is what most drip wants.", preferences)}
+        {friction === "hazen-williams" &&
+          " Hazen–Williams is quick and in most tables, but takes too little where water creeps in a thin line; what the loop’s pump gives is worked out by Darcy–Weisbach."}
       </p>
       <div className="mt-4 grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_21rem]">
         <div className={`min-w-0 ${problems.length > 0 ? "opacity-60" : ""}`}>
