@@ -936,6 +936,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/stillWater#stillStands",
       "garden/stillWater#vesselOf",
       "garden/refills#sourceRefills",
+      "garden/remedies#remediesOf",
       "garden/loopLight#loopLight",
       "garden/filmPauses#filmPauses",
       "garden/standing#standingOn",

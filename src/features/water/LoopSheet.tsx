@@ -1,7 +1,9 @@
 "use client";
+import { useState } from "react";
 import { clockText, quantityText } from "@/core/units/format";
 import type { LoopLight } from "@/core/garden/loopLight";
-import type { Ladder, Rung } from "@/core/water/ladder";
+import type { Remedy } from "@/core/garden/remedies";
+import type { Ladder } from "@/core/water/ladder";
 import type { TankLimits } from "@/core/garden/tank";
 import type { Loop } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
@@ -12,9 +14,8 @@ import { useUnits } from "@/ui/units";
 import { LoopNeed, type LoopNeedProps } from "./LoopNeed";
 import { TimerChecks, type TimerChecksProps } from "./TimerChecks";
 import { ClockRing } from "@/features/frame/plan/ClockRing";
+import { Tightest, TriedRemedy } from "./Tightest";
 import { RungLadder } from "./RungLadder";
-import type { UnitPreferences } from "@/core/units/dimensions";
-import { easeWords, rungName } from "./words";
 import { timerWords } from "./words";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
@@ -32,6 +33,8 @@ export interface LoopSheetProps {
   readonly loops: readonly Named[];
   readonly loop: Loop | null;
   readonly ladder: Ladder | null;
+  /** What would ease it, tried. */
+  readonly remedies: readonly Remedy[];
   readonly need: LoopNeedProps["need"];
   readonly checks: Omit<TimerChecksProps, "timer"> | null;
   readonly limits: TankLimits | null;
@@ -40,10 +43,10 @@ export interface LoopSheetProps {
 }
 
 /** A loop from source to plant, its tightest rung in words, and its timer. */
-export function LoopSheet({ loops, loop, ladder, need, checks, limits, recipes, sources }: LoopSheetProps) {
+export function LoopSheet({ loops, loop, ladder, remedies, need, checks, limits, recipes, sources }: LoopSheetProps) {
   const units = useUnits();
   const [editing, setEditing] = useOpened<"loop" | "new">("water");
-  const tight = ladder && ladder.tightest !== null ? ladder.rungs[ladder.tightest]! : null;
+  const [tried, setTried] = useState<Remedy | null>(null);
   return (
     <>
       <Picker href="/water" query="loop" rows={loops} chosen={loop?.id ?? null}>
@@ -56,9 +59,12 @@ export function LoopSheet({ loops, loop, ladder, need, checks, limits, recipes, 
       </Picker>
       {loop && ladder ? (
         <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_330px]">
-          <RungLadder ladder={ladder} />
+          <div>
+            {tried && <TriedRemedy loop={loop} remedy={tried} onDone={() => setTried(null)} />}
+            <RungLadder ladder={tried?.ladder ?? ladder} />
+          </div>
           <aside>
-            {tight && <Tightest rung={tight} eases={easesOf(ladder, tight, units)} />}
+            <Tightest ladder={ladder} remedies={remedies} tried={tried} onTry={setTried} />
             <h2 className="mt-6 text-2xl">Timer</h2>
             <div className="mt-2 flex items-center gap-4">
               <ClockRing timer={loop.timer} minutes={ladder.runMinutesPerDay} {...checks?.light} />
@@ -125,38 +131,6 @@ export function LoopSheet({ loops, loop, ladder, need, checks, limits, recipes, 
         />
       </Drawer>
     </>
-  );
-}
-
-/** What would ease the rungs that fall short, from the source on; where none does, the tightest one. */
-function easesOf(ladder: Ladder, tight: Rung, units: UnitPreferences): string[] {
-  const short = ladder.rungs.filter((rung) => rung.verdict === "short");
-  const eases = (short.length > 0 ? short : [tight]).flatMap((rung) => rung.eases);
-  return [...new Set(eases.map((ease) => easeWords(ease, units)))];
-}
-
-function Tightest({ rung, eases }: { rung: Rung; eases: readonly string[] }) {
-  const units = useUnits();
-  const name = rungName(rung, units);
-  const margin = Math.round(Math.abs(rung.ratio - 1) * 100);
-  const words =
-    rung.verdict === "short"
-      ? `${name} can give ${margin} % less than needed.`
-      : rung.ratio === Infinity
-        ? "Nothing is needed."
-        : `${name} can give ${margin > 300 ? "several times what is" : `${margin} % more than`} needed: nothing falls short.`;
-  return (
-    <section aria-label="Smallest margin">
-      <h2 className="text-2xl">Smallest margin: {name.toLowerCase()}</h2>
-      <p className="mt-1">{words}</p>
-      <ul className="mt-2 space-y-2">
-        {eases.map((ease) => (
-          <li key={ease} className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
-            {ease}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

@@ -3,6 +3,7 @@ import { LoopSheet } from "@/features/water/LoopSheet";
 import { normalsOf } from "@/core/garden/climate";
 import { learnedNeed, loopNeedLpd } from "@/core/garden/loopNeed";
 import { filmPauses } from "@/core/garden/filmPauses";
+import { remediesOf } from "@/core/garden/remedies";
 import { loopLight } from "@/core/garden/loopLight";
 import { standingOnLoop } from "@/core/garden/standing";
 import type { Loop } from "@/core/garden/garden";
@@ -27,6 +28,7 @@ export default async function WaterPage({
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];
+  const ladder = loop && loopLadder(worked, loop);
   const learned = loop && (await learnedOf(worked, loop));
   return (
     <Station
@@ -38,7 +40,8 @@ export default async function WaterPage({
         key={loop?.id}
         loops={rows.loops.map(({ id, name }) => ({ id, name }))}
         loop={loop}
-        ladder={loop && loopLadder(worked, loop)}
+        ladder={ladder}
+        remedies={loop && ladder ? remediesOf(worked, loop, ladder) : []}
         need={{
           litres: loop ? loopNeedLpd(worked.plan, loop.id) : 0,
           today: loop && standingOnLoop(worked, loop.id, worked.today),

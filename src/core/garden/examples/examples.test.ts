@@ -5,6 +5,8 @@ import { RULES } from "../entities";
 import { NO_FACTS } from "../facts";
 import { gardenOf } from "../gardenOf";
 import { houseViews } from "../placeView";
+import { remediesOf } from "../remedies";
+import { standingOn, standingOnLoop } from "../standing";
 import { loopLadder } from "../tank";
 import { workOut } from "../workOut";
 import { EXAMPLE_GARDENS } from "./gardens";
@@ -28,6 +30,13 @@ const CASES = EXAMPLE_GARDENS.flatMap((example) =>
   DAYS.map((day) => [example.name, isoFromDay(day), example, day] as const),
 );
 
+/** An example, worked out. */
+function opened(name: string, today: number, change: (tables: Tables) => Tables = (tables) => tables) {
+  const example = EXAMPLE_GARDENS.find((one) => one.name === name)!;
+  const tables = change(apply(UNITS, real(exampleChanges(UNITS, example, today))));
+  return workOut(gardenOf(tables, { latitudeDeg: example.latitudeDeg }), NO_FACTS, today);
+}
+
 test.each(CASES)(
   "%s, opened on %s: fits its place, meets every order, nothing over capacity",
   (_, __, example, today) => {
@@ -50,3 +59,41 @@ test.each(CASES)(
     expect(worked.plan.batches.some(({ batch }) => batch.begun.length > 0)).toBe(true);
   },
 );
+
+test("a timer that gives too little is found, and the remedy that is tried gives enough", () => {
+  const worked = opened("Courtyard row", DAYS[0]!, (tables) => ({
+    ...tables,
+    loop: Object.fromEntries(
+      Object.entries(tables.loop!).map(([id, loop]) => [
+        id,
+        { ...loop, timer: { ...(loop.timer as object), runMin: 1 } },
+      ]),
+    ),
+  }));
+  const [loop] = worked.garden.loops;
+  const ladder = loopLadder(worked, loop!);
+  const plantOf = ({ rungs }: typeof ladder) => rungs.find(({ kind }) => kind === "plant")!;
+  expect(plantOf(ladder).verdict).toBe("short");
+  const remedy = remediesOf(worked, loop!, ladder).find(({ ease }) => ease.kind === "longer-timer")!;
+  expect(remedy.change.timer).toMatchObject({ kind: "times", timesMin: [480, 780, 1020] });
+  expect(plantOf(remedy.ladder).verdict).not.toBe("short");
+});
+
+test("need is counted line by line from the plants that stand there, as the plan counts it, and rises with the summer", () => {
+  const [winter, summer] = [opened("Friday house", DAYS[0]!), opened("Friday house", DAYS[2]!)];
+  for (const worked of [winter, summer]) {
+    const [loop] = worked.garden.loops;
+    const { needLpd, byClimateLpd, plants } = standingOnLoop(worked, loop!.id, worked.today);
+    expect(plants).toBeGreaterThan(50);
+    expect(byClimateLpd).toBeCloseTo(needLpd, 9);
+    // Of the plan all but what drains; plants above capacity stand on no line.
+    expect(needLpd).toBeCloseTo(worked.plan.needLByLoop.get(loop!.id)![worked.today - worked.plan.from]!, 6);
+    const lines = [...standingOn(worked, worked.today).values()].flat();
+    expect(lines.every((line) => line.plants === 0 || line.needLpd > 0)).toBe(true);
+  }
+  const perPlant = (worked: typeof winter) => {
+    const { needLpd, plants } = standingOnLoop(worked, worked.garden.loops[0]!.id, worked.today);
+    return needLpd / plants;
+  };
+  expect(perPlant(summer)).toBeGreaterThan(2 * perPlant(winter));
+});
