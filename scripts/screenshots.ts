@@ -39,7 +39,7 @@ const SHOTS: readonly Shot[] = [
   { name: "feed", path: "/feed" },
   { name: "stocks", path: "/feed/stocks?loop=2" },
   { name: "growth", path: "/growth" },
-  { name: "sowing", path: "/growth/sowing" },
+  { name: "climate", path: "/growth/climate" },
   { name: "batches", path: "/batches", prepare: holdBatch },
   { name: "orders", path: "/batches/orders" },
 ];

@@ -34,6 +34,10 @@ export function LineChart({ answer, headM }: { readonly answer: DripLineAnswer; 
   const nominalLph = lateral.emitter.nominalFlowLph;
   const most = Math.max(nominalLph, uniformity.greatestLph) * 1.12;
   const flowY = scaleLinear([0, flow.of(most)], [FLOW.bottom, FLOW.top]).nice(3);
+  // What the label says and what the last one gives may lie close together.
+  const lastY = flowY(flow.of(solved.flowsLph[lateral.count - 1]!)) + 12;
+  const labelY = flowY(flow.of(nominalLph)) - 6;
+  const apartY = Math.abs(labelY - lastY) < 16 ? lastY + (labelY < lastY ? -16 : 16) : labelY;
   const path = (values: ArrayLike<number>, y: (value: number) => number) =>
     line<number>()
       .x((_, at) => x(atM(at)))
@@ -81,7 +85,7 @@ export function LineChart({ answer, headM }: { readonly answer: DripLineAnswer; 
         <SideAxis side={{ scale: flowY, x: LEFT - 8, ticks: 3 }} fontSize={13} />
         <path d={`M${LEFT} ${FLOW.bottom}H${right}`} className="stroke-rule" />
         <path d={`M${LEFT} ${flowY(flow.of(nominalLph))}H${right}`} className="stroke-soft" strokeDasharray="5 4" />
-        <text x={right + 8} y={flowY(flow.of(nominalLph)) - 6} fontSize="13" className="fill-soft">
+        <text x={right + 8} y={apartY} fontSize="13" className="fill-soft">
           on its label
         </text>
         {lateral.count <= MOST_DOTS ? (
@@ -101,7 +105,7 @@ export function LineChart({ answer, headM }: { readonly answer: DripLineAnswer; 
             strokeWidth="3"
           />
         )}
-        <text x={right + 8} y={flowY(flow.of(last)) + 12} fontSize="15" className="font-bold">
+        <text x={right + 8} y={lastY} fontSize="15" className="font-bold">
           {quantityText(last, "flow", units)}
         </text>
       </ChartFrame>

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { STAND } from "@/core/garden/entities/place";
 import { stillAnswer, vesselOf, type StillStand } from "@/core/garden/stillWater";
 import { FLOAT_VALVE, FLOAT_VALVE_MEASURES, number, type FloatValve } from "@/core/place/kinds/shared";
+import { standCounts } from "@/core/place/standCounts";
 import { PEAK_HOUR_SHARE } from "@/core/water/stillTank";
 import { counted, editText, formatNumber, quantityText } from "@/core/units/format";
 import { inText } from "@/core/units/rounded";
@@ -24,11 +25,14 @@ import { percentText } from "../words";
 import { StillPicture } from "./StillPicture";
 
 const EVAPORATION = number("evaporationMm", "Open water loses a day", "rain", 0, 30);
+const NEED = number("needLpd", "Its plants drink a day", "volume", 0, 100_000);
 const PEAK = number("peakHourShare", "Of a day's draw, in its thirstiest hour", "share", 1 / 24, 1);
-const MEASURES = [...FLOAT_VALVE_MEASURES, EVAPORATION, PEAK];
+const MEASURES = [...FLOAT_VALVE_MEASURES, NEED, EVAPORATION, PEAK];
 const FLOAT_NAMES = Object.keys(FLOAT_VALVE) as readonly (keyof FloatValve)[];
 /** Where the climate is not told: a warm day. */
 const USUAL_MM = 4;
+/** Where nothing stands: a leaf crop on such a day. */
+const USUAL_LPD = 0.25;
 
 export interface StillSheetProps {
   readonly stands: readonly { readonly id: number; readonly name: string }[];
@@ -59,16 +63,17 @@ export function StillSheet({ stands, shown }: StillSheetProps) {
 function Still({ shown: { stand, spec, needLpd, plants, evaporationMm } }: { shown: StillStand }) {
   const units = useUnits();
   const givenMm = evaporationMm ?? USUAL_MM;
+  const isEmpty = needLpd === 0;
+  const givenLpd = isEmpty ? (USUAL_LPD * standCounts(spec).sites) / vesselOf(spec).vessels : needLpd;
   const first = useMemo(
     () =>
       Object.fromEntries(
         MEASURES.map(({ name, dimension }) => {
-          const value =
-            name === EVAPORATION.name ? givenMm : name === PEAK.name ? PEAK_HOUR_SHARE : spec[name as keyof FloatValve];
-          return [name, editText(value, dimension, units)];
+          const own = { [NEED.name]: givenLpd, [EVAPORATION.name]: givenMm, [PEAK.name]: PEAK_HOUR_SHARE };
+          return [name, editText(own[name] ?? spec[name as keyof FloatValve], dimension, units)];
         }),
       ),
-    [spec, givenMm, units],
+    [spec, givenLpd, givenMm, units],
   );
   const blanks = useBlanks(`draft:still:${stand.id}:${JSON.stringify(spec)}`, MEASURES, first, units);
   const { good, problems } = blanks;
@@ -77,7 +82,9 @@ function Still({ shown: { stand, spec, needLpd, plants, evaporationMm } }: { sho
     return { ...spec, ...Object.fromEntries(own) } as typeof spec;
   }, [spec, good]);
   const vessel = vesselOf(spec);
-  const answer = stillAnswer(tried, needLpd, good[EVAPORATION.name] ?? givenMm, good[PEAK.name] ?? PEAK_HOUR_SHARE);
+  const drunkLpd = good[NEED.name] ?? givenLpd;
+  const peakShare = good[PEAK.name] ?? PEAK_HOUR_SHARE;
+  const answer = stillAnswer(tried, drunkLpd, good[EVAPORATION.name] ?? givenMm, peakShare);
   const isOther = FLOAT_NAMES.some((name) => Math.abs(tried[name] - spec[name]) > 1e-6);
   const save = useCommand(saveStand, { done: "Saved" });
   const litres = (value: number) => quantityText(value, "volume", units);
@@ -90,7 +97,8 @@ function Still({ shown: { stand, spec, needLpd, plants, evaporationMm } }: { sho
         A float valve of <MeasureBlank blanks={blanks} name="floatRatedLph" /> at{" "}
         <MeasureBlank blanks={blanks} name="floatRatedHeadM" /> of head, with{" "}
         <MeasureBlank blanks={blanks} name="headAtFloatM" /> there, keeps each {one} full; it must not sink under{" "}
-        <MeasureBlank blanks={blanks} name="leastDepthM" />.
+        <MeasureBlank blanks={blanks} name="leastDepthM" />. The plants of a {one} drink{" "}
+        <MeasureBlank blanks={blanks} name={NEED.name} /> a day.
         {vessel.openWaterM2 > 0 && (
           <>
             {" "}
@@ -113,18 +121,31 @@ function Still({ shown: { stand, spec, needLpd, plants, evaporationMm } }: { sho
         </div>
         <aside>
           <p className={`sign text-3xl ${!byHand && !answer.floatKeepsUp ? "text-alarm" : ""}`}>
-            {byHand
-              ? days === null
-                ? "Nothing is drawn"
-                : `Fill it every ${counted(Math.max(1, Math.floor(days)), "day")}`
-              : answer.floatKeepsUp
-                ? "The float keeps up"
-                : "The float does not keep up"}
+            <Why
+              label="How still water is worked out"
+              how="Drawn a day: what its plants drink, and open water × what it loses (1.05 × what grass drinks there, FAO-56). The float: rated flow × √(head there ÷ rated head). Days: water over the least depth ÷ drawn a day."
+              inputs={[
+                ["plants drink", litres(drunkLpd)],
+                ["open water", quantityText(vessel.openWaterM2, "area", units)],
+                ["water stands on", quantityText(vessel.waterAreaM2, "area", units)],
+                ["in the thirstiest hour", percentText(peakShare)],
+              ]}
+            >
+              {byHand
+                ? days === null
+                  ? "Nothing is drawn"
+                  : `Fill it every ${counted(Math.max(1, Math.floor(days)), "day")}`
+                : answer.floatKeepsUp
+                  ? "The float keeps up"
+                  : "The float does not keep up"}
+            </Why>
           </p>
           <p>
             {!byHand && !answer.floatKeepsUp
               ? "In the thirstiest hour more is drawn than it lets in: the level falls and comes back later, as far as what stands over the least depth carries it."
-              : `${counted(plants, "plant")} stand${plants === 1 ? "s" : ""} there today.`}
+              : isEmpty
+                ? `Nothing drinks there today: a full ${one} of leaf crops on a warm day is taken.`
+                : `${counted(plants, "plant")} stand${plants === 1 ? "s" : ""} there today.`}
           </p>
           <dl className="mt-3">
             <Figure what={`Each ${one} draws a day`} figure={litres(answer.dailyDrawL)} />
@@ -145,20 +166,6 @@ function Still({ shown: { stand, spec, needLpd, plants, evaporationMm } }: { sho
               note="whole days, when nothing comes in"
             />
           </dl>
-          <p className="mt-2 text-sm">
-            <Why
-              label="How still water is worked out"
-              how="Drawn a day: what its plants drink today, and open water × what it loses (1.05 × what grass drinks there, FAO-56). The float: rated flow × √(head there ÷ rated head). Days: water over the least depth ÷ drawn a day."
-              inputs={[
-                ["plants drink", litres(needLpd)],
-                ["open water", quantityText(vessel.openWaterM2, "area", units)],
-                ["water stands on", quantityText(vessel.waterAreaM2, "area", units)],
-                ["in the thirstiest hour", percentText(good[PEAK.name] ?? PEAK_HOUR_SHARE)],
-              ]}
-            >
-              how
-            </Why>
-          </p>
           {isOther && (
             <Only right="plan">
               <div className="mt-3 flex flex-wrap gap-2">
