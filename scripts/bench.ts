@@ -12,6 +12,7 @@ import { gardenRows } from "../src/server/garden/gardenRows";
 import { today } from "../src/server/session/clock";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
+import { dragBench } from "./lib/dragBench";
 import { firstDayBench } from "./lib/firstDayBench";
 import { countBench, drawBench } from "./lib/placeBench";
 import { saveBench } from "./lib/saveBench";
@@ -30,10 +31,13 @@ const PAGES = [
   "/batches/what-if",
   "/place/bench",
   "/water",
+  "/water/lines",
+  "/water/pump",
   "/water/supply",
   "/feed",
   "/feed/stocks",
   "/growth",
+  "/growth/climate",
   "/batches",
   "/batches/orders",
   "/batches/balance",
@@ -55,6 +59,7 @@ await withDemo(async ({ url, databaseUrl }) => {
   if (wants("plan")) planBench(season);
   if (wants("cuts")) await cutBench();
   if (wants("water")) await waterBench(leastMs);
+  if (wants("drag")) await dragBench(url, keeper.cookie);
   const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
   if (wants("saves")) await saveBench(keeper, leafBank);
   if (wants("place")) {

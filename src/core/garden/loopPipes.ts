@@ -11,8 +11,15 @@ import {
   type LoopNetwork,
   type NetworkBank,
 } from "../water/network/loopNetwork";
-import type { MainsPressure } from "../water/loopPump";
-import { regulationAt, regulatorLink, squareLink, type Regulation, type Regulator } from "../water/network/pressure";
+import type { LoopPump, MainsPressure } from "../water/loopPump";
+import {
+  regulationAt,
+  regulatorLink,
+  squareLink,
+  type Regulation,
+  type Regulator,
+  type SquareLoss,
+} from "../water/network/pressure";
 import { fittingsK } from "../water/pipeSizes";
 import type { KnownPump } from "../water/pumpCurve";
 import type { Loop, Stand } from "./garden";
@@ -35,6 +42,8 @@ export interface LoopPipes {
   readonly banks: readonly LoopBank[];
   /** Of a loop on the mains. */
   readonly regulator: Regulator | null;
+  /** What its filter takes as it is looked at; null where there is none. */
+  readonly filter: SquareLoss | null;
   /** At a water level over the floor, with some banks open. */
   readonly networkAt: (waterM: number, isOpen: (key: string) => boolean, pump: KnownPump | null) => LoopNetwork;
   readonly lowWaterM: number;
@@ -51,10 +60,11 @@ const NEXT_TO_M = 0.01;
  * The pipes of a loop, as far as its garden tells them: the pump's pipe is the main, every bank leaves at its end, manifolds
  * are as wide as the main with a take-off at each line, open spigots give what their line wants at ten centimetres of head.
  *
+ * @param filterIs how its filter is: it has to do until it is cleaned
  * @returns null where nothing gives pressure or there is nothing to water
  * @throws RangeError for a stand or a pump with a figure outside its range
  */
-export function loopPipes(loop: Loop, stands: readonly Stand[]): LoopPipes | null {
+export function loopPipes(loop: Loop, stands: readonly Stand[], filterIs: "clean" | "due" = "due"): LoopPipes | null {
   const { pump } = loop;
   if (!pump) return null;
   // The highest outlet stands as high as the pump is told, the others lower by what their stands tell.
@@ -66,6 +76,7 @@ export function loopPipes(loop: Loop, stands: readonly Stand[]): LoopPipes | nul
   });
   if (banks.length === 0) return null;
   const regulator = pump.kind === "mains" ? regulatorOf(pump) : null;
+  const filter = filterOf(pump, filterIs);
   const lowWaterM = pump.kind === "mains" ? pump.supplyHeadM : pump.lowestWaterM;
   const main = {
     lengthM: pump.pipeLengthM,
@@ -75,17 +86,26 @@ export function loopPipes(loop: Loop, stands: readonly Stand[]): LoopPipes | nul
   return {
     banks,
     regulator,
+    filter,
     lowWaterM,
     highWaterM: pump.kind === "mains" ? lowWaterM : lowWaterM + pump.waterSinksM,
     networkAt: (waterM, isOpen, real) => ({
       surfaceM: waterM,
       pump: real,
-      before: regulator ? [regulatorLink(regulator, waterM)] : [],
+      before: [...(regulator ? [regulatorLink(regulator, waterM)] : []), ...(filter ? [squareLink(filter)] : [])],
       main: [main],
       banks: banks.map(({ key, network }) => ({ ...network, open: isOpen(key) })),
       bypass: null,
     }),
   };
+}
+
+function filterOf(
+  { filterCleanM = 0, filterDirtyM = 0, filterAtLph = 0 }: LoopPump,
+  is: "clean" | "due",
+): SquareLoss | null {
+  const lossM = is === "due" ? Math.max(filterCleanM, filterDirtyM) : filterCleanM;
+  return filterAtLph > 0 && Math.max(filterCleanM, filterDirtyM) > 0 ? { lossM, atLph: filterAtLph } : null;
 }
 
 function regulatorOf(mains: MainsPressure): Regulator {
@@ -192,7 +212,8 @@ export function solveBanks(
   const { regulator } = pipes;
   const regulation = regulator && regulationAt(regulator, waterM, regulated.flowLph);
   const holds = regulation === null || regulation === "regulates" || regulation === "too-little-head";
-  const flow = holds ? regulated : solveLoop({ ...network, before: [squareLink(regulator!)] });
+  const losses = [regulator, pipes.filter].flatMap((one) => (one ? [squareLink(one)] : []));
+  const flow = holds ? regulated : solveLoop({ ...network, before: losses });
   return {
     flow,
     regulation,

@@ -93,3 +93,44 @@ test("a regulator holds its head in its range; with less flow the lines get near
   expect(flowOf(3000).regulation).toBe("too-little-flow");
   expect(flowOf(3000).banks[0]!.flow.inletHeadM).toBeGreaterThan(25);
 });
+
+test("a filter takes head that grows as it clogs: what is looked at is when it is due, and the mains keep it behind a regulator that does not hold", () => {
+  const filtered = {
+    ...loop,
+    pump: { ...loop.pump, filterCleanM: 0.1, filterDirtyM: 0.8, filterAtLph: 1000 },
+  } as typeof loop;
+  const flow = (pipes: ReturnType<typeof loopPipes>) => tryPump(pipes!, loop.pump, all, 720).low.flow.flowLph;
+  const [none, clean, due] = [
+    flow(loopPipes(loop, [channels])),
+    flow(loopPipes(filtered, [channels], "clean")),
+    flow(loopPipes(filtered, [channels])),
+  ];
+  expect(clean).toBeLessThan(none);
+  expect(due).toBeLessThan(0.9 * clean);
+  // The pump's own head there is what the rest takes, and the filter by the square of the flow.
+  const trial = tryPump(loopPipes(filtered, [channels])!, loop.pump, all, 720);
+  const rest = solveBanks(
+    loopPipes(loop, [channels])!,
+    loopPipes(loop, [channels])!.lowWaterM + trial.low.flow.pumpHeadM - 0.8 * (due / 1000) ** 2,
+    all,
+    null,
+  );
+  expect(rest.flow.flowLph).toBeCloseTo(due, 3);
+  const mains = {
+    ...{
+      kind: "mains",
+      supplyHeadM: 30,
+      setHeadM: 10,
+      regulatorLeastLph: 5000,
+      regulatorGreatestLph: 9000,
+      regulatorLossM: 1,
+    },
+    ...{ highestOutletM: 0.1, headWantedM: 0, pipeLengthM: 8, boreMm: 26.2, elbows: 3, valves: 1, fittingsK: 1.5 },
+  };
+  const on = (more: object) => {
+    const pipes = loopPipes({ ...loop, pump: { ...mains, ...more } } as unknown as Loop, [beds])!;
+    return solveBanks(pipes, pipes.lowWaterM, all, null);
+  };
+  expect(on({}).regulation).toBe("too-little-flow");
+  expect(on({ filterDirtyM: 8, filterAtLph: 600 }).flow.flowLph).toBeLessThan(on({}).flow.flowLph);
+});

@@ -20,6 +20,10 @@ interface PumpPipe {
   readonly valves: number;
   /** What inlet, outlet, filters and all else take, as a sum of K. */
   readonly fittingsK: number;
+  /** What a filter takes at a flow, clean and when it is due; 0 or nothing told: none. */
+  readonly filterCleanM?: number;
+  readonly filterDirtyM?: number;
+  readonly filterAtLph?: number;
   /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
   readonly nonReturnValve: boolean;
 }

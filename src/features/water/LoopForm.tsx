@@ -64,10 +64,16 @@ function fieldsWith(recipes: readonly Named[], sources: readonly Named[]): Field
 }
 
 const PUMP_FOLDS = Object.fromEntries(
-  ["lowestWaterM", "waterSinksM", "headWantedM", "fittingsK", "nonReturnValve"].map((name) => [
-    name,
-    "More about its pipe",
-  ]),
+  [
+    "lowestWaterM",
+    "waterSinksM",
+    "headWantedM",
+    "fittingsK",
+    "filterCleanM",
+    "filterDirtyM",
+    "filterAtLph",
+    "nonReturnValve",
+  ].map((name) => [name, "More about its pipe"]),
 );
 const PUMP_CONTROLS: OwnControls = {
   "pump.flowAtNoLiftLph": (flow) => (

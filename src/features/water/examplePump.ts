@@ -9,6 +9,9 @@ const PIPE = {
   elbows: 4,
   valves: 1,
   fittingsK: 1.5,
+  filterCleanM: 0,
+  filterDirtyM: 0,
+  filterAtLph: 1000,
   nonReturnValve: false,
 };
 

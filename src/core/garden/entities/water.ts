@@ -77,6 +77,15 @@ const PIPE = [
   numberField("fittingsK", "All else in the pipe (sum of K)", "ratio", 0, 1000, {
     hint: "inlet 0.5 and outlet 1; a filter, meter or narrow valve has its own",
   }),
+  numberField("filterCleanM", "A filter takes, clean, as metres of water", "length", 0, 100, {
+    initial: 0,
+    hint: "0: no filter, or counted above",
+  }),
+  numberField("filterDirtyM", "And when it is due for cleaning", "length", 0, 100, {
+    initial: 0,
+    atLeast: { measure: "filterCleanM", words: "it must not be less than it takes when clean" },
+  }),
+  numberField("filterAtLph", "Both at a flow of", "flow", 1, 1_000_000, { initial: 1000 }),
   { type: "switch", name: "nonReturnValve", label: "A non-return valve keeps the pipe full when the pump stops" },
 ] as const;
 

@@ -88,7 +88,7 @@ const COURTYARD: ExampleGarden = {
       kind: "mains",
       ...{ supplyHeadM: 30, setHeadM: 12, regulatorLeastLph: 15, regulatorGreatestLph: 1200, regulatorLossM: 2 },
       ...{ highestOutletM: 0.4, headWantedM: 0, pipeLengthM: 6, boreMm: 15.2, elbows: 2, valves: 1 },
-      ...{ fittingsK: 1.5, nonReturnValve: false },
+      ...{ fittingsK: 1.5, filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000, nonReturnValve: false },
     },
   },
   source: { name: "Mains", kind: "mains", priority: 1, allowanceLpd: 100 * GALLON, pricePerM3: 2, pressureM: 30 },
@@ -152,7 +152,17 @@ const BACK_BEDS: ExampleGarden = {
   loop: {
     pump: {
       ...{ kind: "gravity", lowestWaterM: 0.85, waterSinksM: 1, highestOutletM: 0.05, headWantedM: 0 },
-      ...{ pipeLengthM: 6, boreMm: 20.4, elbows: 2, valves: 1, fittingsK: 1.5, nonReturnValve: false },
+      ...{
+        pipeLengthM: 6,
+        boreMm: 20.4,
+        elbows: 2,
+        valves: 1,
+        fittingsK: 1.5,
+        filterCleanM: 0,
+        filterDirtyM: 0,
+        filterAtLph: 1000,
+        nonReturnValve: false,
+      },
     },
   },
   source: { name: "Roof", kind: "rain", priority: 1, roofAreaM2: 40 },

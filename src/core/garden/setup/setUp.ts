@@ -202,6 +202,9 @@ function pumpOf({ pump, tank }: Setup, house: RectSides, pipe: PipeSize): RealPu
     elbows: 4,
     valves: 1,
     fittingsK: ENDS_K,
+    filterCleanM: 0,
+    filterDirtyM: 0,
+    filterAtLph: 1000,
     nonReturnValve: false,
     waterSinksM: 0,
   };

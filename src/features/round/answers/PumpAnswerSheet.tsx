@@ -149,6 +149,9 @@ function pumpOf(good: Readonly<Record<string, number>>, boreMm: number): RealPum
     elbows: good.elbows!,
     valves: 0,
     fittingsK: ENDS_K,
+    filterCleanM: 0,
+    filterDirtyM: 0,
+    filterAtLph: 1000,
     nonReturnValve: false,
     waterSinksM: 0,
   };

@@ -1,5 +1,5 @@
 "use client";
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import type { DripLineAnswer } from "@/core/water/dripLine";
 import { flushing, FLUSHING_M_PER_S } from "@/core/water/flushing";
 import { longestLateral } from "@/core/water/longestLateral";
@@ -32,7 +32,9 @@ export function LineFigures({
 }) {
   const units = useUnits();
   const { uniformity, flow, lines, lateral } = answer;
-  const longest = useMemo(() => longestLateral(lateral, headM, PERMITTED_VARIATION), [lateral, headM]);
+  // Sought by solving many lines: it follows a hand that drags a moment later.
+  const later = useDeferredValue(useMemo(() => ({ lateral, headM }), [lateral, headM]));
+  const longest = useMemo(() => longestLateral(later.lateral, later.headM, PERMITTED_VARIATION), [later]);
   const flush = useMemo(() => flushing(lateral), [lateral]);
   const speed = `${quantityText(FLUSHING_M_PER_S, "smallLength", units)} a second`;
   const { eu, cu, duLowQuarter, flowVariation } = uniformity;

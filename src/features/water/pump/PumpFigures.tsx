@@ -11,7 +11,10 @@ import { Figure } from "../Figure";
 
 interface PumpFiguresProps {
   readonly loop: Loop;
+  /** With its filter due for cleaning, where it has one. */
   readonly trial: PumpTrial;
+  /** With a clean filter; null where there is none. */
+  readonly clean: PumpTrial | null;
   /** Head that would do, where this pump does not; null: none up to 100 m. */
   readonly neededM: number | null;
   readonly banks: number;
@@ -19,7 +22,7 @@ interface PumpFiguresProps {
 }
 
 /** What a pump gives against what is wanted, in words and figures. */
-export function PumpFigures({ loop, trial, neededM, banks, minutesPerDay }: PumpFiguresProps) {
+export function PumpFigures({ loop, trial, clean, neededM, banks, minutesPerDay }: PumpFiguresProps) {
   const units = useUnits();
   const text = (lph: number) => quantityText(lph, "flow", units);
   const { low, high, verdict, wantedLph } = trial;
@@ -45,6 +48,13 @@ export function PumpFigures({ loop, trial, neededM, banks, minutesPerDay }: Pump
         <span className="text-2xl text-soft">{unit}</span>
       </p>
       <p className="mt-1 text-lg">{verdictWords(trial, text)}</p>
+      {clean && (
+        <p className={`mt-1 ${clogsTooFar(trial, clean) ? "font-bold text-alarm" : "text-soft"}`}>
+          {clogsTooFar(trial, clean)
+            ? `That is with its filter due for cleaning: by then ${bankName(trial.worst.bank)} gets ${formatNumber(trial.shareOfWanted * 100)} % of what it wants, and clean it gets ${formatNumber(shareOf(clean, trial) * 100)} %. Clean it sooner.`
+            : "That is with its filter due for cleaning."}
+        </p>
+      )}
       {trial.measureIt && (
         <p className="mt-1 font-bold">That is too near to say from a label: measure it, with a bucket and a watch.</p>
       )}
@@ -64,6 +74,7 @@ export function PumpFigures({ loop, trial, neededM, banks, minutesPerDay }: Pump
         </p>
       )}
       <dl className="mt-3">
+        {clean && <Figure what="With a clean filter" figure={text(clean.low.flow.flowLph)} />}
         {high !== low && (
           <Figure what="With a full tank" figure={text(high.flow.flowLph)} note="the water stands higher" />
         )}
@@ -84,6 +95,17 @@ export function PumpFigures({ loop, trial, neededM, banks, minutesPerDay }: Pump
       </dl>
     </section>
   );
+}
+
+/** Under this of what it wants a bank shows it. */
+const LEAST_SHARE = 0.9;
+
+const shareOf = (clean: PumpTrial, { worst }: PumpTrial) =>
+  clean.low.banks.find(({ bank }) => bank.key === worst.bank.key)?.share ?? 0;
+
+/** The filter alone takes a bank under nine tenths of what it wants. */
+function clogsTooFar(trial: PumpTrial, clean: PumpTrial): boolean {
+  return trial.shareOfWanted < LEAST_SHARE && shareOf(clean, trial) >= LEAST_SHARE;
 }
 
 /** A bank as people call it: its stand, and its valve where there are several. */

@@ -86,13 +86,15 @@ function Pipes({ loop, pump: own, stands, minutesPerDay, longestRunMin }: PipesP
     const isOpen = (key: string) => !closed.has(key);
     if (!pipes.banks.some(({ key }) => isOpen(key))) return { kind: "all-closed" as const };
     const trial = tryPump(pipes, pump, isOpen, minutesPerDay);
+    const clean = pipes.filter ? loopPipes(loop, stands, "clean") : null;
     return {
       kind: "solved" as const,
       isOpen,
       trial,
+      clean: clean && tryPump(clean, pump, isOpen, minutesPerDay),
       needsM: trial.shareOfWanted < 1 ? neededHeadM(pipes, isOpen) : null,
     };
-  }, [pipes, pump, closed, minutesPerDay]);
+  }, [pipes, pump, closed, minutesPerDay, loop, stands]);
   if (!pipes || !worked)
     return <p className="text-xl">Nothing that wants water through pipes stands on the {loop.name} loop yet.</p>;
   const toggle = (key: string) =>
@@ -104,6 +106,7 @@ function Pipes({ loop, pump: own, stands, minutesPerDay, longestRunMin }: PipesP
           <PumpFigures
             loop={loop}
             trial={worked.trial}
+            clean={worked.clean}
             neededM={worked.needsM}
             banks={pipes.banks.length}
             minutesPerDay={minutesPerDay}
