@@ -136,6 +136,9 @@ test("stands, houses and their memory of the version before grow into this one's
   }
 });
 
+/** What later migrations give a pump of before. */
+const NO_FILTER = { filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000 };
+
 test("an act from before parts had ids is undone after: a salt taken out of a recipe, a pump of before, a deleted variety", async () => {
   const older = await freshDatabase(null);
   const act = (digit: number) => `${String(digit).repeat(8)}-0000-4000-8000-000000000000`;
@@ -191,12 +194,36 @@ test("an act from before parts had ids is undone after: a salt taken out of a re
       { salt_id: 2, stock: "B" },
     ]);
     expect(await put("select pump from loop")).toEqual([
-      { pump: { ...pump, kind: "table", nonReturnValve: false, elbows: 0, valves: 0, waterSinksM: 0 } },
+      { pump: { ...pump, kind: "table", nonReturnValve: false, elbows: 0, valves: 0, waterSinksM: 0, ...NO_FILTER } },
     ]);
     expect(
       await put("select name, germinates_in, (select count(*)::int from variety_stage) as stages from variety"),
     ).toEqual([{ name: "Lettuce", germinates_in: "either", stages: 1 }]);
     await pool().end();
+  } finally {
+    await older.close();
+  }
+});
+
+test("rain moves from the garden to its climate; a garden that told none has no climate; still water is filled by hand", async () => {
+  const older = await freshDatabase(null);
+  try {
+    migrateTo(older.url, 25);
+    const put = async (sql: string, values: unknown[] = []) => (await older.pool.query(sql, values)).rows;
+    await put("insert into garden (name) values ('Dry'), ('Wet')");
+    await put("update garden set rain_mm_by_month = array_fill(40::float8, array[12]) where name = 'Wet'");
+    await put("update garden set wet_days_by_month = array_fill(6::float8, array[12]) where name = 'Wet'");
+    migrateTo(older.url, Infinity);
+    expect(
+      await put(
+        "select garden_id, rain_mm_by_month[3] as rain, wet_days_by_month[3] as wet, highest_c_by_month from climate",
+      ),
+    ).toEqual([{ garden_id: 2, rain: 40, wet: 6, highest_c_by_month: null }]);
+    // A garden has one climate.
+    await expect(put("insert into climate (garden_id) values (2)")).rejects.toThrow(/climate_once/u);
+    await expect(
+      put("insert into climate (garden_id, rain_mm_by_month) values (1, array_fill(1::float8, array[11]))"),
+    ).rejects.toThrow(/check constraint/u);
   } finally {
     await older.close();
   }

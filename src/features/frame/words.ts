@@ -29,6 +29,7 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
   customer_garden_id_name_key: "Another customer has this name.",
   meter_garden_id_name_key: "Another meter has this name.",
   person_garden_id_name_key: "Another member has this name.",
+  climate_once: "Somebody told the climate meanwhile: reload, and change theirs.",
   person_account_once: "Already a member of this garden.",
   account_name_once: "Somebody signs in with this name already.",
   log_entry_item_once: "This was done already; the page now shows the latest state.",

@@ -21,6 +21,7 @@ export const CONSTRAINTS = {
   customer_garden_id_name_key: "name",
   meter_garden_id_name_key: "name",
   person_garden_id_name_key: "name",
+  climate_once: null,
   person_account_once: null,
   account_name_once: "signInName",
   log_entry_item_once: null,
