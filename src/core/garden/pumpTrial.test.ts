@@ -115,7 +115,7 @@ test("a filter takes head that grows as it clogs: what is looked at is when it i
     all,
     null,
   );
-  expect(rest.flow.flowLph).toBeCloseTo(due, 3);
+  expect(rest.flow.flowLph).toBeCloseTo(due, 2);
   const mains = {
     ...{
       kind: "mains",

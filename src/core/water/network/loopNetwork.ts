@@ -70,6 +70,8 @@ const STILL: LinkLaw = (_, first, end, lossesM, slopes) => {
   lossesM.fill(0, first, end);
   slopes.fill(0, first, end);
 };
+/** A micrometre of head: flows are found to a ten-millionth. */
+const TOLERANCE_M = 1e-6;
 /** A pump is past its curve when it is so near to its last flow. */
 const AT_LAST = 1 - 1e-9;
 
@@ -83,7 +85,7 @@ const AT_LAST = 1 - 1e-9;
 export function solveLoop(network: LoopNetwork): LoopFlow {
   requireNetwork(network);
   const { chains, pump, bankNodes, bypassAt } = treeOf(network);
-  const { outletsLph, headsM, linksLph } = solveTree(chains, network.surfaceM);
+  const { outletsLph, headsM, linksLph } = solveTree(chains, network.surfaceM, TOLERANCE_M);
   const banks = bankNodes.map((bank): BankFlow => {
     if (!bank) return { ...CLOSED, outletsLph: new Float64Array(0), headsM: new Float64Array(0) };
     const flows = outletsLph.subarray(bank.first, bank.end);

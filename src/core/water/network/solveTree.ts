@@ -37,13 +37,14 @@ const MOST_HALVINGS = 30;
  * and shortened. One step takes two passes along the tree.
  *
  * @param sourceHeadM head of the source on the datum of the elevations, m
+ * @param toleranceM head that may be left unexplained at an outlet, m
  * @throws Error when no answer is found
  * @source content minimisation: Collins et al. 1978, Management Science 24(7); projected Newton step: Bertsekas 1982, SIAM J. Control 20(2)
  */
-export function solveTree(chains: readonly Chain[], sourceHeadM: number): TreeFlow {
+export function solveTree(chains: readonly Chain[], sourceHeadM: number, toleranceM = HEAD_TOLERANCE_M): TreeFlow {
   const solver = solverOf(chains, sourceHeadM);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    if (solver.worstM() <= HEAD_TOLERANCE_M) return solver.flow();
+    if (solver.worstM() <= toleranceM) return solver.flow();
     solver.step();
   }
   throw new Error(`The pipes were not solved: ${solver.worstM()} m are left unexplained.`);
