@@ -29,7 +29,8 @@ export function EditableHouse({ house, others, pxPerM, layer, save }: EditableHo
   const at = { ...house, ...held };
   const put = async (spot: Spot) => {
     await save(house, spot);
-    setHeld(null);
+    // What was taken up again while it was being saved stays in hand.
+    setHeld((now) => (now === spot ? null : now));
   };
   const grabbing = useGrab<House>(layer, {
     pickUp: () => house,
