@@ -30,16 +30,15 @@ export function Refills({ refills }: { refills: readonly SourceRefill[] }) {
             >
               <b>{source.name}</b>
             </Why>
-            : {verdict(answer)}
+            : {verdict(answer, tankL)}
           </li>
         ))}
       </ul>
     </section>
   );
 
-  function verdict(answer: SourceRefill["answer"]) {
+  function verdict(answer: SourceRefill["answer"], tankL: number) {
     if (!answer) return "no flow is told: whether it keeps up is not known.";
-    const tanksL = refills.find((one) => one.answer === answer)!.tankL;
     const at = clockText(answer.lowestHour * 60);
     if (answer.lowestL < 0)
       return (
@@ -47,7 +46,7 @@ export function Refills({ refills }: { refills: readonly SourceRefill[] }) {
           {litres(-answer.lowestL)} short from {at} on: more flow, a larger tank, or runs further apart.
         </b>
       );
-    const share = percentText(tanksL > 0 ? answer.lowestL / tanksL : 0);
+    const share = percentText(tankL > 0 ? answer.lowestL / tankL : 0);
     return answer.isFullAgain ? (
       `it keeps up; the tanks are lowest at ${at}, ${share} full.`
     ) : (

@@ -38,8 +38,8 @@ export interface OutsideDay {
 
 /** Wind where none is told, m/s. @source FAO-56, page 63 */
 const USUAL_WIND_M_PER_S = 2;
-/** Middles of the months, days of the year. */
-const MIDDLES = [16, 45, 75, 105, 136, 166, 197, 228, 258, 289, 319, 350];
+/** Middles of the months, days of the year, January first. */
+export const MIDDLES: readonly number[] = [16, 45, 75, 105, 136, 166, 197, 228, 258, 289, 319, 350];
 const YEAR_DAYS = 365;
 
 /**

@@ -9,7 +9,7 @@ import { requireSupply, type WaterSource, type WaterStore } from "../supply";
 import { firstShortDay, leastStoreL } from "./leastStore";
 import { drawnYears } from "./drawnYears";
 import { temperatureYears, type TemperatureYear } from "./temperatureYears";
-import { weatherYears, YEAR_DAYS } from "./weatherYears";
+import { MONTH_STARTS, weatherYears, YEAR_DAYS } from "./weatherYears";
 
 /** A plan's water in simulated years of weather. */
 export interface StoreYears {
@@ -55,8 +55,7 @@ const DRAWN_SHARE = 0.2;
 /** Day of a year of 365 days, 0–364; the leap day counts with the one before. */
 function dayOfYear(day: Day): number {
   const { month, dayOfMonth } = civilDate(day);
-  const starts = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
-  return (starts[month - 1]! + Math.min(dayOfMonth, month === 2 ? 28 : 31) - 1) % YEAR_DAYS;
+  return (MONTH_STARTS[month - 1]! + Math.min(dayOfMonth, month === 2 ? 28 : 31) - 1) % YEAR_DAYS;
 }
 
 /**

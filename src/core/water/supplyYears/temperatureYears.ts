@@ -1,7 +1,7 @@
 import { randomLcg, randomNormal } from "d3-random";
 import { onDayOfYear, requireNormals, type ClimateNormals } from "../../place/climate/normals";
 import { requireWhole } from "../../units/range";
-import { YEAR_DAYS } from "./weatherYears";
+import { MONTH_STARTS, YEAR_DAYS } from "./weatherYears";
 
 /** A day keeps so much of how far the one before was from its normal. */
 const KEPT = 0.62;
@@ -11,7 +11,6 @@ const SPREAD_C = 2.6;
 const WET_SWING = 0.75;
 /** A month that is wet day by day has no dry days to make up for it. */
 const MOST_WET_SHARE = 0.9;
-const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334, YEAR_DAYS];
 
 export interface TemperatureYear {
   readonly highestC: Float32Array;

@@ -5,6 +5,8 @@ import { LEAST_WET_DAYS, type RainNormals } from "../rainInflow";
 /** Days of months in a year of 365 days. */
 const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 export const YEAR_DAYS = 365;
+/** Where each month begins in such a year, counted from 0, and where the year ends. */
+export const MONTH_STARTS: readonly number[] = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334, YEAR_DAYS];
 
 /** A day after a dry one is wet with this share of the mean chance; after a wet one with so much more. */
 const AFTER_DRY_SHARE = 0.75;

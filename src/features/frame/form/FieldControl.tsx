@@ -153,7 +153,7 @@ function CheckboxesControl<Value extends string | number>({ spec, field, error, 
 }
 
 /** The message of a field, or the first one of its parts: a list of months has its errors month by month. */
-function messageIn(error: unknown): string | undefined {
+export function messageIn(error: unknown): string | undefined {
   if (typeof error !== "object" || error === null) return undefined;
   if ("message" in error && typeof error.message === "string") return error.message;
   return Object.values(error)

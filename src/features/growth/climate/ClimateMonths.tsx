@@ -2,14 +2,12 @@
 import { useMemo } from "react";
 import { climateDays } from "@/core/place/climate/climateYear";
 import type { HouseClimate } from "@/core/place/climate/houseAir";
-import type { ClimateNormals } from "@/core/place/climate/normals";
+import { MIDDLES, type ClimateNormals } from "@/core/place/climate/normals";
 import { MONTHS } from "@/core/units/day";
 import { fromBase, preferredUnit } from "@/core/units/dimensions";
 import { formatQuantity } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-
-const MIDDLES = [16, 45, 75, 105, 136, 166, 197, 228, 258, 289, 319, 350];
 
 /** The figures of the middle of each month, in the house that is looked at. */
 export function ClimateMonths({ normals, house }: { normals: ClimateNormals; house: HouseClimate }) {

@@ -5,6 +5,7 @@ import { fieldOf } from "@/core/garden/entities/field";
 import { MONTHS } from "@/core/units/day";
 import { preferredUnit, type Dimension, type UnitPreferences } from "@/core/units/dimensions";
 import { editText } from "@/core/units/format";
+import { messageIn } from "@/features/frame/form/FieldControl";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
 
@@ -38,7 +39,7 @@ export function MonthsTable() {
     const next = asMonths(now.map((one, index) => (index === month ? value : one)));
     setValue(BY_MONTH[column]!, next, { shouldDirty: true });
   };
-  const problems = BY_MONTH.flatMap((name) => firstMessage(formState.errors[name]) ?? []);
+  const problems = BY_MONTH.flatMap((name) => messageIn(formState.errors[name]) ?? []);
   return (
     <div className="col-span-full overflow-x-auto">
       <table className="w-full min-w-[27rem]">
@@ -95,12 +96,4 @@ export function MonthsTable() {
       ))}
     </div>
   );
-}
-
-function firstMessage(error: unknown): string | undefined {
-  if (typeof error !== "object" || error === null) return undefined;
-  if ("message" in error && typeof error.message === "string") return error.message;
-  return Object.values(error)
-    .map(firstMessage)
-    .find((message) => message !== undefined);
 }
