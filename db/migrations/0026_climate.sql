@@ -4,6 +4,11 @@ create function months_within(figures double precision[], low double precision, 
   select figures is null or (cardinality(figures) = 12 and array_position(figures, null) is null
     and (select bool_and(figure between low and high) from unnest(figures) as figure))
 $$;
+create function months_in_order(low double precision[], high double precision[]) returns boolean
+  language sql immutable as $$
+  select low is null or high is null
+      or (select bool_and(a <= b) from unnest(low, high) as months(a, b))
+$$;
 create table climate (
   id                   integer primary key generated always as identity,
   garden_id            integer not null references garden on delete cascade,
@@ -17,6 +22,7 @@ create table climate (
   wet_days_by_month    double precision[] check (months_within(wet_days_by_month, 0, 31)),
   typed                jsonb not null default '{}' check (jsonb_typeof(typed) = 'object'),
   unique (garden_id, id),
+  check (months_in_order(lowest_c_by_month, highest_c_by_month)),
   constraint climate_once unique (garden_id) deferrable initially deferred
 );
 alter table climate enable row level security;

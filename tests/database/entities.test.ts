@@ -30,6 +30,13 @@ function following(
     ...(atLeast ? [{ less: atLeast.measure, more: own, times: 1, by: atLeast.plus ?? 0 }] : []),
   ]);
   const set = new Set([name]);
+  // Figures by month that are held in order follow month by month.
+  for (const { least, greatest } of order) {
+    const [lows, highs] = [changed[least], changed[greatest]];
+    if (!Array.isArray(lows) || !Array.isArray(highs)) continue;
+    if (name === greatest) changed[least] = lows.map((low, at) => Math.min(Number(low), Number(highs[at] ?? low)));
+    if (name === least) changed[greatest] = highs.map((high, at) => Math.max(Number(high), Number(lows[at] ?? high)));
+  }
   for (let moved = true; moved;) {
     moved = false;
     for (const { less, more, times, by } of [...pairs, ...ordered]) {

@@ -188,9 +188,11 @@ export function rowSchema(entity: Entity): Joi.ObjectSchema {
 function inOrder<Input>({ order = [] }: Entity, schema: Joi.ObjectSchema): Joi.ObjectSchema<Input> {
   return order.reduce<Joi.ObjectSchema>(
     (all, { least, greatest, words }) =>
-      all.custom((row: Readonly<Record<string, number | null | undefined>>, helpers) => {
-        const [low, high] = [row[least] ?? null, row[greatest] ?? null];
-        return low === null || high === null || high >= low ? row : helpers.message({ custom: words });
+      all.custom((row: Readonly<Record<string, number | readonly number[] | null | undefined>>, helpers) => {
+        // One figure, or one for each month.
+        const [lows, highs] = [[row[least] ?? []].flat(), [row[greatest] ?? []].flat()];
+        const isTurned = lows.some((low, at) => highs[at] !== undefined && highs[at]! < low);
+        return isTurned ? helpers.message({ custom: words }) : row;
       }),
     schema,
   ) as Joi.ObjectSchema<Input>;

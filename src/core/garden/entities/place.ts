@@ -120,6 +120,13 @@ export const CLIMATE = entity({
       ...UNTOLD,
     },
   ],
+  order: [
+    {
+      least: "lowestCByMonth",
+      greatest: "highestCByMonth",
+      words: "In a month the coldest of the night is over the warmest of the day: have they changed places?",
+    },
+  ],
 });
 
 export const GROWING_AREA = entity({

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import type { ClimateRow } from "@/core/garden/garden";
 import type { WeatherMonth } from "@/core/place/climate/weatherNormals";
+import { MONTHS } from "@/core/units/day";
 import type { ActionResult } from "@/server/session/result";
 import { shown, US } from "../../../../tests/component/shown";
 import { ClimateForm } from "./ClimateForm";
@@ -69,4 +70,17 @@ test("pasted weather is looked through with every stroke and taken only when not
   paste("day;tmax;tmin\n2026-01-01;9,5;1");
   await user.click(screen.getByRole("button", { name: "Bring in 1 day" }));
   await waitFor(() => expect(act).toHaveBeenCalledWith({ text: "day;tmax;tmin\n2026-01-01;9,5;1" }));
+});
+
+test("a month whose coldest is over its warmest is told and not sent", async () => {
+  const { user } = shown(form(null));
+  for (const month of MONTHS) {
+    type(`Coldest of the night, ${month}`, "5");
+    type(`Warmest of the day, ${month}`, month === "May" ? "2" : "15");
+  }
+  await user.click(screen.getByRole("button", { name: "Save" }));
+  expect(
+    (await screen.findByText(/the coldest of the night is over the warmest of the day/u)).textContent,
+  ).toBeTruthy();
+  expect(act).not.toHaveBeenCalled();
 });
