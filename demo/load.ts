@@ -219,6 +219,8 @@ async function loadWater(
       allowance_lpd: entry.allowanceLpd ?? 0,
       roof_area_m2: entry.roofAreaM2 ?? 0,
       price_per_m3: entry.pricePerM3 ?? 0,
+      ec_ms_per_cm: entry.ecMsPerCm,
+      ph: entry.ph,
       analysis_mg_per_l: entry.analysisMgPerL,
       alkalinity_mg_caco3_per_l: entry.alkalinityMgCaco3PerL,
     }),

@@ -16,6 +16,12 @@ export interface Call {
   readonly but?: readonly string[];
 }
 
+const tapWater = {
+  ecMsPerCm: 0.45,
+  ph: 7.6,
+  alkalinityMgCaco3PerL: 120,
+  analysisMgPerL: { Ca: 48, Mg: 7, Na: 24, Cl: 38, S: 12 },
+};
 const day = 20_000;
 const days = new Array<number>(12).fill(10);
 const spec = STAND_MODELS["channel-bank"].example;
@@ -324,6 +330,14 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/label#scaled": { args: [{ N: 4 }, 2] },
   "feed/labelEc#labelEc": { args: [[dosed], { Na: 1 }] },
   "feed/labelEc#labelFactorForEc": { args: [[dosed], 1.2, { Na: 1, Cl: 1 }] },
+  "feed/carbonate#carbonateCharge": { args: [7] },
+  "feed/carbonate#waterChargeMeqPerL": { args: [7] },
+  "feed/blendWaters#totalCarbonateMmolPerL": { args: [300, 7.3] },
+  "feed/blendWaters#blendWaters": { args: [[{ water: tapWater, parts: 2 }]] },
+  "feed/ionBalance#ionBalance": { args: [tapWater], but: ["ecMsPerCm", "ph"] },
+  "feed/saltRise#saltRise": { args: [600, [60, 60], [24, 24]] },
+  "garden/standFlows#filmBand": { args: [6, 90] },
+  "garden/waterQuality#daysUnder": { args: [[24, 30], 92] },
   "feed/nutrients#ionsFromElements": { args: [{ K: 200 }, 40] },
   "feed/nutrients#mixIons": { args: [[[0.5, ions]]] },
   "feed/phDose#acidAmount": { args: ["nitric", 100, 6, 38, 1.23] },
@@ -627,6 +641,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
     args: [{ firstHeadM: 3, firstLitres: 0.25, secondHeadM: 7, secondLitres: 0.55, minutes: 10 }],
   },
   "water/porousHose#porousLine": { args: [emitter, { boreMm: 13 }, 20, 0] },
+  "water/dripLine#withPorousHose": { args: [STAND_MODELS["drip-beds"].example, { ...emitter, exponent: 0.9 }] },
   "water/stillTank#stillTank": { args: [stillWater] },
   "water/network/loopNetwork#solveLoop": { args: [network] },
   "water/shortRun#shortRun": {
@@ -936,6 +951,11 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/stillWater#stillStands",
       "garden/stillWater#vesselOf",
       "garden/refills#sourceRefills",
+      "garden/standFlows#standFlows",
+      "garden/waterQuality#sourceQualities",
+      "garden/waterQuality#isAnalysed",
+      "garden/waterQuality#drawnBlend",
+      "garden/waterQuality#loopRises",
       "garden/remedies#remediesOf",
       "garden/loopLight#loopLight",
       "garden/filmPauses#filmPauses",
@@ -985,6 +1005,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "round/log#stopOfEntry": SOUND,
   "round/log#isFirst": SOUND,
   "round/log#isEntryValue": CHECK,
+  "place/kinds/floodAndMedia#flood": BUILDER,
   "water/lateral#requireLateral": CHECK,
   "water/supply#requireSupply": CHECK,
   "garden/loopPipes#loopPipes": GARDEN,

@@ -46,6 +46,7 @@ function inputOf(network: LoopNetwork) {
   const junctions: string[] = [];
   const pipes: string[] = [];
   const emitters: string[] = [];
+  const openEnds: string[] = [];
   const outlets: string[] = [];
   let count = 0;
   const junction = (elevationM: number) => {
@@ -53,8 +54,8 @@ function inputOf(network: LoopNetwork) {
     junctions.push(`${name} ${elevationM} 0`);
     return name;
   };
-  const pipe = (from: string, to: string, lengthM: number, boreMm: number, fittingsK = 0) => {
-    pipes.push(`p${pipes.length} ${from} ${to} ${Math.max(1e-6, lengthM)} ${boreMm} 0.0015 ${fittingsK} Open`);
+  const pipe = (from: string, to: string, lengthM: number, boreMm: number, fittingsK = 0, is = "Open") => {
+    pipes.push(`p${pipes.length} ${from} ${to} ${Math.max(1e-6, lengthM)} ${boreMm} 0.0015 ${fittingsK} ${is}`);
     return `p${pipes.length - 1}`;
   };
   const source = network.pump ? junction(0) : "tank";
@@ -66,10 +67,18 @@ function inputOf(network: LoopNetwork) {
   });
   for (const { atMain, open, elevationM, connection, manifold, lateral, outlet } of network.banks) {
     if (!open) continue;
-    const coefficient = (outlet.nominalFlowLph * LPM_PER_LPH) / outlet.nominalHeadM ** outlet.exponent;
     const isOutlet = (node: string) => {
-      emitters.push(`${node} ${coefficient}`);
-      outlets.push(node);
+      if (!("lengthM" in outlet)) {
+        const coefficient = (outlet.nominalFlowLph * LPM_PER_LPH) / outlet.nominalHeadM ** outlet.exponent;
+        emitters.push(`${node} ${coefficient}`);
+        outlets.push(node);
+        return;
+      }
+      // A tube ends in the open: water that stands as high as its end, with a valve against running back.
+      const end = `end${openEnds.length}`;
+      openEnds.push(`${end} ${elevationM}`);
+      pipe(node, end, outlet.lengthM, outlet.boreMm, outlet.fittingsK, "CV");
+      outlets.push(end);
     };
     let on = junction(elevationM);
     pipe(ends[atMain] ?? source, on, connection.lengthM, connection.boreMm, connection.fittingsK);
@@ -89,17 +98,17 @@ function inputOf(network: LoopNetwork) {
       }
     }
   }
-  const exponents = new Set(network.banks.map(({ outlet }) => outlet.exponent));
+  const exponents = new Set(network.banks.flatMap(({ outlet }) => ("lengthM" in outlet ? [] : [outlet.exponent])));
   if (exponents.size > 1) throw new Error(`The engine knows one exponent, not ${[...exponents].join(" and ")}.`);
   const text = [
     ...["[JUNCTIONS]", ...junctions],
-    ...["[RESERVOIRS]", `tank ${network.surfaceM}`],
+    ...["[RESERVOIRS]", `tank ${network.surfaceM}`, ...openEnds],
     ...["[PIPES]", ...pipes],
     ...(network.pump ? ["[PUMPS]", `pump tank ${source} HEAD curve`, "[CURVES]", ...curvePoints(network.pump)] : []),
     ...["[EMITTERS]", ...emitters],
     "[OPTIONS]",
     ...["UNITS LPM", "HEADLOSS D-W", "VISCOSITY 1.004e-6", "ACCURACY 1e-8", "TRIALS 400"],
-    ...[`EMITTER EXPONENT ${[...exponents][0]}`, "BACKFLOW ALLOWED NO"],
+    ...[`EMITTER EXPONENT ${[...exponents][0] ?? 0.5}`, "BACKFLOW ALLOWED NO"],
     ...["[TIMES]", "DURATION 0", "[REPORT]", "[END]", ""],
   ].join("\n");
   return { text, outlets, first: network.pump ? "pump" : "p0" };

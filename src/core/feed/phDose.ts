@@ -1,10 +1,8 @@
 import { requireRange } from "../units/range";
 import { riseToZero } from "../numeric/riseToZero";
+import { CARBONATE, carbonateCharge, waterChargeMeqPerL } from "./carbonate";
 
 /** Constants at 25 °C. */
-const PK1 = 6.35;
-const PK2 = 10.33;
-const PKW = 14;
 const PK_PHOSPHATE = [2.15, 7.2, 12.35] as const;
 const PK_AMMONIUM = 9.25;
 const LOG_KH = -1.47;
@@ -48,7 +46,7 @@ function chargeMeqPerL(tank: TankBuffer, ph: number): number {
     carbonateMmolPerL * carbonateCharge(ph) +
     tank.phosphorusMmolPerL * phosphateCharge(ph) +
     tank.ammoniumMmolPerL * ammoniaShare(ph) +
-    1000 * (10 ** (ph - PKW) - 10 ** -ph)
+    waterChargeMeqPerL(ph)
   );
 }
 
@@ -77,7 +75,8 @@ export function phAfterAcid(tank: TankBuffer, meqPerL: number): number | "past-r
 export function aeratedAlkalinityMeqPerL(ph: number): number {
   requireRange("aeratedAlkalinityMeqPerL", "ph", ph, PH_RANGE.least, PH_RANGE.greatest);
   const co2MmolPerL = 1000 * 10 ** LOG_KH * AIR_PCO2_ATM;
-  return co2MmolPerL * (10 ** (ph - PK1) + 2 * 10 ** (2 * ph - PK1 - PK2));
+  const { pK1, pK2 } = CARBONATE;
+  return co2MmolPerL * (10 ** (ph - pK1) + 2 * 10 ** (2 * ph - pK1 - pK2));
 }
 
 /**
@@ -123,11 +122,6 @@ export function acidAmount(
 export function bicarbonateG(meq: number): number {
   requireRange("bicarbonateG", "meq", meq, 0);
   return (meq * 100.115) / 1000;
-}
-
-function carbonateCharge(ph: number): number {
-  const [first, second] = [10 ** (ph - PK1), 10 ** (2 * ph - PK1 - PK2)];
-  return (first + 2 * second) / (1 + first + second);
 }
 
 function phosphateCharge(ph: number): number {

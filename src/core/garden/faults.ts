@@ -1,9 +1,10 @@
+import { ionBalance, type IonBalance } from "../feed/ionBalance";
 import { stockConflict, type StockConflict } from "../feed/stocks";
 import { STOCK_LETTERS, type StockLetter } from "../feed/salts";
 import { houseClashes, type HouseClash } from "../place/houseChecks";
 import { standCounts } from "../place/standCounts";
 import type { Changes, Tables } from "./changes";
-import type { House, SaltRow, Stand } from "./garden";
+import type { House, SaltRow, Source, Stand } from "./garden";
 
 /** What is wrong with a garden that joins several rows. */
 export type GardenFault =
@@ -14,7 +15,8 @@ export type GardenFault =
       readonly recipe: number;
       readonly letter: StockLetter;
       readonly conflict: StockConflict;
-    };
+    }
+  | { readonly kind: "ions-out"; readonly source: number; readonly balance: IonBalance };
 
 /** What changes make wrong in a garden that was not wrong before: what is old does not keep anybody from saving. */
 export function newFaults(before: Tables, after: Tables, changes: Changes): GardenFault[] {
@@ -25,6 +27,7 @@ export function newFaults(before: Tables, after: Tables, changes: Changes): Gard
 /** The same fault has the same name, wherever its stands are moved to. */
 function nameOf(fault: GardenFault): string {
   if (fault.kind === "no-plant-fits") return `${fault.kind} ${fault.stand}`;
+  if (fault.kind === "ions-out") return `${fault.kind} ${fault.source}`;
   if (fault.kind === "clash") return `${fault.clash.kind} ${[...fault.clash.stands].sort((a, b) => a - b).join()}`;
   return `${fault.kind} ${fault.recipe} ${fault.letter} ${fault.conflict.salts.join()}`;
 }
@@ -52,7 +55,16 @@ function faultsOf(tables: Tables, changes: Changes): GardenFault[] {
         : [],
     ),
     ...recipesTouched(tables, changes).flatMap((recipe) => recipeFaults(tables, recipe)),
+    ...touchedIds(changes, "source").flatMap((id) => sourceFaults(tables, id)),
   ];
+}
+
+/** An analysis is wrong in itself unless somebody said to keep it so. */
+function sourceFaults(tables: Tables, id: number): GardenFault[] {
+  const source = tables.source?.[id] as unknown as Source | undefined;
+  if (!source || source.balanceDoubted) return [];
+  const balance = ionBalance(source);
+  return balance.verdict === "out" ? [{ kind: "ions-out", source: id, balance }] : [];
 }
 
 function recipesTouched(tables: Tables, changes: Changes): number[] {

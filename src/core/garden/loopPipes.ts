@@ -20,6 +20,7 @@ import {
   type Regulator,
   type SquareLoss,
 } from "../water/network/pressure";
+import type { PipeRun } from "../water/pipeFriction";
 import { fittingsK } from "../water/pipeSizes";
 import type { KnownPump } from "../water/pumpCurve";
 import type { Loop, Stand } from "./garden";
@@ -36,6 +37,9 @@ export interface LoopBank {
   readonly wantedLph: number;
   readonly network: NetworkBank;
 }
+
+/** What the pipes need to know of a stand. */
+export type PipedStand = Pick<Stand, "id" | "name" | "spec">;
 
 /** A loop as pipes and valves. */
 export interface LoopPipes {
@@ -64,15 +68,18 @@ const NEXT_TO_M = 0.01;
  * @returns null where nothing gives pressure or there is nothing to water
  * @throws RangeError for a stand or a pump with a figure outside its range
  */
-export function loopPipes(loop: Loop, stands: readonly Stand[], filterIs: "clean" | "due" = "due"): LoopPipes | null {
-  const { pump } = loop;
+export function loopPipes(
+  { pump }: Pick<Loop, "pump">,
+  stands: readonly PipedStand[],
+  filterIs: "clean" | "due" = "due",
+): LoopPipes | null {
   if (!pump) return null;
   // The highest outlet stands as high as the pump is told, the others lower by what their stands tell.
   const own = stands.flatMap(({ spec }) => outletHeightM(spec) ?? []);
   const shiftM = own.length > 0 ? pump.highestOutletM - Math.max(...own) : 0;
   const banks = stands.flatMap((stand) => {
     const heightM = outletHeightM(stand.spec);
-    return banksOf(stand, pump.boreMm, heightM === null ? pump.highestOutletM : heightM + shiftM, pump.headWantedM);
+    return banksOf(stand, pump, heightM === null ? pump.highestOutletM : heightM + shiftM);
   });
   if (banks.length === 0) return null;
   const regulator = pump.kind === "mains" ? regulatorOf(pump) : null;
@@ -82,6 +89,7 @@ export function loopPipes(loop: Loop, stands: readonly Stand[], filterIs: "clean
     lengthM: pump.pipeLengthM,
     boreMm: pump.boreMm,
     fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
+    roughnessMm: pump.roughnessMm,
   };
   return {
     banks,
@@ -115,7 +123,9 @@ function regulatorOf(mains: MainsPressure): Regulator {
   };
 }
 
-function banksOf({ id, name, spec }: Stand, boreMm: number, elevationM: number, headWantedM: number): LoopBank[] {
+function banksOf({ id, name, spec }: PipedStand, pump: LoopPump, elevationM: number): LoopBank[] {
+  const { manifoldBoreMm = 0, bankValveK = 0, headWantedM } = pump;
+  const boreMm = manifoldBoreMm > 0 ? manifoldBoreMm : pump.boreMm;
   const flow = standFlow(spec);
   if (flow.lineFlowLph <= 0 || flow.feeds === 0) return [];
   const perValve = Math.max(1, Math.ceil(flow.linesPerValve / flow.linesPerRun));
@@ -139,7 +149,7 @@ function banksOf({ id, name, spec }: Stand, boreMm: number, elevationM: number, 
         atMain: 0,
         open: true,
         elevationM,
-        connection: { lengthM: NEXT_TO_M, boreMm, fittingsK: 0 },
+        connection: { lengthM: NEXT_TO_M, boreMm, fittingsK: bankValveK },
         manifold: {
           pipe: { boreMm },
           firstOfftakeM: NEXT_TO_M,
@@ -147,7 +157,7 @@ function banksOf({ id, name, spec }: Stand, boreMm: number, elevationM: number, 
           offtakes: lines * lateralsPerLine,
         },
         lateral,
-        outlet: lateral ? lateral.emitter : spigot(flow.lineFlowLph, headWantedM),
+        outlet: lateral ? lateral.emitter : (thinTube(spec) ?? spigot(flow.lineFlowLph, headWantedM)),
       },
     };
   });
@@ -159,6 +169,15 @@ const spigot = (lineFlowLph: number, headWantedM: number): Emitter => ({
   exponent: 0.5,
   leastHeadM: null,
 });
+
+/** Where water goes into a tube and leaves it. @source usual, 0.5 and 1 */
+const TUBE_ENDS_K = 1.5;
+
+/** What feeds a tower, where it is a thin tube. */
+const thinTube = (spec: StandSpec): PipeRun | null =>
+  spec.kind === "towers" && spec.microBoreMm > 0
+    ? { boreMm: spec.microBoreMm, lengthM: spec.microLengthM, fittingsK: TUBE_ENDS_K }
+    : null;
 
 /** From one line to the next. */
 function linePitchM(spec: StandSpec): number {

@@ -2,7 +2,7 @@ import type { BucketLine } from "../place/kinds/buckets";
 import { DRIP_BEDS, emittersPerLateral, type DripBeds } from "../place/kinds/beds";
 import { requireSpec } from "../place/kinds/requireSpec";
 import type { StandSpec } from "../place/kinds";
-import { requireEach, requireRange } from "../units/range";
+import { requireEach, requireFigures, requireRange } from "../units/range";
 import { bedCoverage, LEAST_DISTANCE_SHARE, type BedCoverage, type BedPlan } from "./bedCoverage";
 import { randomBlocking, type RandomBlocking } from "./blockedEmitters";
 import type { Emitter } from "./emitter";
@@ -19,9 +19,6 @@ export function drippedOf(spec: StandSpec): DrippedSpec | null {
   if (spec.kind === "bucket-line") return spec.emittersPerBucket > 0 && spec.emitterFlowLph > 0 ? spec : null;
   return null;
 }
-
-/** A moulded emitter narrows its line as so much more pipe would; one pushed in from outside as twice that. */
-const EQUIVALENT_M = { "drip-beds": 0.1, "bucket-line": 0.2 } as const;
 
 function emitterOf(spec: DrippedSpec): Emitter {
   const { emitterFlowLph, emitterHeadM, emitterExponent, emitterLeastHeadM } = spec;
@@ -56,7 +53,7 @@ export function lateralOf(spec: DrippedSpec): Lateral | null {
     spacingM,
     firstSpacingM: (lengthM - (count - 1) * spacingM) / 2,
     slopeRise: -spec.fallM / lengthM,
-    equivalentLengthM: EQUIVALENT_M[spec.kind],
+    equivalentLengthM: spec.equivalentLengthM,
   };
 }
 
@@ -90,6 +87,35 @@ function linesAcross({ lateralsPerBed: lines, rows, bedWidthM, edgeMarginM }: Dr
   return Array.from({ length: lines }, (_, line) =>
     lines === rows && rows > 1 ? edgeMarginM + line * rowGapM : fromM + ((line + 0.5) * spanM) / lines,
   );
+}
+
+/** Pieces in which a porous hose is laid out: the ground is wet all along it. */
+const HOSE_PIECE_M = 0.1;
+/** Steeper than this is no hose, but a slip of the cup. */
+export const GREATEST_EXPONENT = 1.5;
+
+/**
+ * Beds with a porous hose in place of their drip lines: a tenth of what a metre gives, every ten centimetres, and nothing
+ * that narrows the hose.
+ *
+ * @param hose what a metre gives; its exponent at most 1.5
+ * @source porousHose
+ */
+export function withPorousHose(spec: DripBeds, hose: Emitter): DripBeds {
+  requireSpec("withPorousHose", spec);
+  requireFigures("withPorousHose", hose, {
+    nominalFlowLph: [0, 1000],
+    nominalHeadM: [0.01, 500],
+    exponent: [0, GREATEST_EXPONENT],
+  });
+  return {
+    ...spec,
+    emitterSpacingM: HOSE_PIECE_M,
+    emitterFlowLph: hose.nominalFlowLph * HOSE_PIECE_M,
+    emitterHeadM: hose.nominalHeadM,
+    emitterExponent: hose.exponent,
+    equivalentLengthM: 0,
+  };
 }
 
 /** Drip lines of a whole stand. */

@@ -24,9 +24,21 @@ interface PumpPipe {
   readonly filterCleanM?: number;
   readonly filterDirtyM?: number;
   readonly filterAtLph?: number;
+  /** Of the pipe along the lines of a bank, inside; 0 or nothing told: as wide as the pump's. */
+  readonly manifoldBoreMm?: number;
+  /** What the valve of a bank takes, as its K. */
+  readonly bankValveK?: number;
+  /** Of the pipe's wall. */
+  readonly roughnessMm?: number;
   /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
   readonly nonReturnValve: boolean;
 }
+
+/** What nothing is told of: no filter, manifolds as wide as the pipe to them, valves that take nothing, plastic pipe. */
+export const PLAIN_PIPE = {
+  ...{ filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000 },
+  ...{ manifoldBoreMm: 0, bankValveK: 0, roughnessMm: 0.0015 },
+} as const;
 
 /** The mains behind a regulator. */
 export interface MainsPressure {
@@ -60,6 +72,7 @@ export function pumpSystem(pump: RealPump): PumpSystem {
       lengthM: pump.pipeLengthM,
       boreMm: pump.boreMm,
       fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
+      roughnessMm: pump.roughnessMm,
     },
   };
 }

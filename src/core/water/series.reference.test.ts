@@ -1,4 +1,6 @@
 import reference from "../../../tests/reference/water/series.json";
+import { STAND_MODELS } from "../place/kinds";
+import { dripLine, withPorousHose } from "./dripLine";
 import { outletOf } from "./emitter";
 import { solveLateral, type Lateral, type LateralFlow } from "./lateral";
 import { porousHose, porousLine } from "./porousHose";
@@ -69,6 +71,17 @@ test.each(cases("porousLine"))("porous hose as a line: $name", ({ given, expect:
   const solved = solveLateral(porousLine(emitter, pipeOf(given), given.metres, 0), given.inletHeadM);
   judge(solved, want);
   near(solved.flowsLph[0]!, want.firstMetreLph, reference.tolerance.frictionRel);
+});
+
+test("beds with a porous hose give what its metres give", () => {
+  const { given, expect: want } = cases("porousLine")[0]!;
+  const hose = { nominalFlowLph: given.kLphPerM, nominalHeadM: 1, exponent: given.exponent, leastHeadM: null };
+  const beds = {
+    ...STAND_MODELS["drip-beds"].example,
+    ...{ lineLengthM: given.metres, lateralBoreMm: given.innerDiameterMm, wettedRadiusM: 0.25 },
+  };
+  const { flow } = dripLine(withPorousHose(beds, hose), given.inletHeadM)!;
+  near(flow.totalLph, want.totalFlowLph, 0.002);
 });
 
 test.each(cases("dripRun"))("drip tubes in series: $name", ({ given, expect: want }) => {

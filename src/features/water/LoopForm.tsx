@@ -9,7 +9,7 @@ import { LOOP, PUMP } from "@/core/garden/entities/water";
 import { OptionalUnion } from "@/features/frame/form/OptionalUnion";
 import { formFields } from "@/features/frame/form/entityFields";
 import type { OwnControls } from "@/features/frame/form/Fields";
-import type { Loop } from "@/core/garden/garden";
+import type { Loop, Stand } from "@/core/garden/garden";
 import { loopSchema } from "@/server/water/schema";
 import { FormSentence } from "@/features/frame/form/FormSentence";
 import { EntityForm } from "@/features/frame/form/EntityForm";
@@ -72,6 +72,9 @@ const PUMP_FOLDS = Object.fromEntries(
     "filterCleanM",
     "filterDirtyM",
     "filterAtLph",
+    "manifoldBoreMm",
+    "bankValveK",
+    "roughnessMm",
     "nonReturnValve",
   ].map((name) => [name, "More about its pipe"]),
 );
@@ -111,14 +114,14 @@ export function LoopForm({
   loop,
   recipes,
   sources,
-  wantedLph,
+  stands,
   onDone,
 }: {
   loop: Loop | null;
   recipes: readonly Named[];
   sources: readonly Named[];
-  /** By what stands on it; null where that is not known. */
-  wantedLph: number | null;
+  /** What it waters; of a new one nothing yet. */
+  stands: readonly Stand[];
   onDone: () => void;
 }) {
   const units = useUnits();
@@ -142,7 +145,7 @@ export function LoopForm({
         folds={PUMP_FOLDS}
         own={PUMP_CONTROLS}
       />
-      <PumpSoFar wantedLph={wantedLph} />
+      <PumpSoFar stands={stands} />
     </EntityForm>
   );
 }

@@ -5,7 +5,8 @@ import type { LoopLight } from "@/core/garden/loopLight";
 import type { Remedy } from "@/core/garden/remedies";
 import type { Ladder } from "@/core/water/ladder";
 import type { TankLimits } from "@/core/garden/tank";
-import type { Loop } from "@/core/garden/garden";
+import type { StandFlowView } from "@/core/garden/standFlows";
+import type { Loop, Stand } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
@@ -16,6 +17,7 @@ import { TimerChecks, type TimerChecksProps } from "./TimerChecks";
 import { ClockRing } from "@/features/frame/plan/ClockRing";
 import { Tightest, TriedRemedy } from "./Tightest";
 import { RungLadder } from "./RungLadder";
+import { StandFlows } from "./StandFlows";
 import { timerWords } from "./words";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
@@ -38,12 +40,15 @@ export interface LoopSheetProps {
   readonly need: LoopNeedProps["need"];
   readonly checks: Omit<TimerChecksProps, "timer"> | null;
   readonly limits: TankLimits | null;
+  readonly flows: readonly StandFlowView[];
+  readonly stands: readonly Stand[];
   readonly recipes: readonly Named[];
   readonly sources: readonly Named[];
 }
 
 /** A loop from source to plant, its tightest rung in words, and its timer. */
-export function LoopSheet({ loops, loop, ladder, remedies, need, checks, limits, recipes, sources }: LoopSheetProps) {
+export function LoopSheet(props: LoopSheetProps) {
+  const { loops, loop, ladder, remedies, need, checks, limits, flows, stands, recipes, sources } = props;
   const units = useUnits();
   const [editing, setEditing] = useOpened<"loop" | "new">("water");
   const [tried, setTried] = useState<Remedy | null>(null);
@@ -62,6 +67,7 @@ export function LoopSheet({ loops, loop, ladder, remedies, need, checks, limits,
           <div>
             {tried && <TriedRemedy loop={loop} remedy={tried} onDone={() => setTried(null)} />}
             <RungLadder ladder={tried?.ladder ?? ladder} />
+            <StandFlows flows={flows} />
           </div>
           <aside>
             <Tightest ladder={ladder} remedies={remedies} tried={tried} onTry={setTried} />
@@ -126,7 +132,7 @@ export function LoopSheet({ loops, loop, ladder, remedies, need, checks, limits,
           loop={editing === "loop" ? loop : null}
           recipes={recipes}
           sources={sources}
-          wantedLph={editing === "loop" && ladder ? ladder.wantedFlowLph : null}
+          stands={editing === "loop" ? stands : []}
           onDone={() => setEditing(null)}
         />
       </Drawer>

@@ -29,9 +29,11 @@ const DESCRIBED = fieldsOf(SOURCE, {
   ecMsPerCm: { fold: ANALYSIS },
   ph: { fold: ANALYSIS },
   alkalinityMgCaco3PerL: { fold: ANALYSIS },
+  balanceDoubted: { fold: ANALYSIS },
 });
+const isDoubt = ({ name }: FieldSpec) => name === "balanceDoubted";
 const FIELDS: readonly FieldSpec[] = [
-  ...DESCRIBED,
+  ...DESCRIBED.filter((one) => !isDoubt(one)),
   {
     name: "analysisMgPerL",
     label: "Analysis, mg/L",
@@ -39,6 +41,7 @@ const FIELDS: readonly FieldSpec[] = [
     keys: NUTRIENTS.filter((nutrient) => nutrient !== "urea-N"),
     fold: ANALYSIS,
   },
+  ...DESCRIBED.filter(isDoubt),
 ];
 const EXAMPLE = {
   name: "",

@@ -1,4 +1,4 @@
-import type { LoopPump } from "@/core/water/loopPump";
+import { PLAIN_PIPE, type LoopPump } from "@/core/water/loopPump";
 
 const LEVELS = { lowestWaterM: 0.2, waterSinksM: 0 };
 const PIPE = {
@@ -9,9 +9,7 @@ const PIPE = {
   elbows: 4,
   valves: 1,
   fittingsK: 1.5,
-  filterCleanM: 0,
-  filterDirtyM: 0,
-  filterAtLph: 1000,
+  ...PLAIN_PIPE,
   nonReturnValve: false,
 };
 

@@ -1,6 +1,7 @@
 import { STORE_DAYS, type Ease, type Rung, type RungKind, type RungOf, type RungVerdict } from "@/core/water/ladder";
 import type { Dimension, UnitPreferences } from "@/core/units/dimensions";
 import { clockText, counted, formatNumber, quantityText } from "@/core/units/format";
+import type { AnalysisSlip, IonBalance, MainIon } from "@/core/feed/ionBalance";
 import type { WaterRefusal } from "@/server/water/refused";
 import type { TimerProgram } from "@/core/water/timer";
 
@@ -17,14 +18,61 @@ export function percentText(share: number): string {
   return `${formatNumber(share * 100, share > 0 && share < 0.1 ? 1 : 0)} %`;
 }
 
-/** Why something of the water was not worked out. */
-export function waterRefusalWords({ kind }: WaterRefusal): string {
-  switch (kind) {
+/** Why something of the water was not worked out, or not saved. */
+export function waterRefusalWords(refusal: WaterRefusal): string {
+  switch (refusal.kind) {
     case "no-rain-store":
       return "Enter a roof as a source of rain, and a store that it fills.";
     case "nothing-drawn":
       return "Nothing drinks in the days ahead: plan batches first.";
+    case "ions-out":
+      return `${balanceWords(refusal.balance)} ${slipWords(refusal.balance.slips)} Or keep it as it is, and say so under it.`;
   }
+}
+
+const SLIP_WORDS: Readonly<Record<AnalysisSlip, string>> = {
+  "nitrate-as-ion": "nitrate as NO₃ (asked is the N in it: divide by 4.43)",
+  "sulfate-as-ion": "sulfate as SO₄ (asked is the S in it: divide by 3)",
+  "alkalinity-as-bicarbonate": "alkalinity as HCO₃ (asked is CaCO₃: times 0.82)",
+  "alkalinity-in-degrees": "alkalinity in German degrees (times 17.8)",
+  "alkalinity-in-meq": "alkalinity in mmol/L or meq/L (times 50)",
+  "calcium-as-hardness": "calcium as CaCO₃ (asked is the Ca in it: times 0.4)",
+};
+
+function slipWords(slips: readonly AnalysisSlip[]): string {
+  return slips.length === 0
+    ? "Look for a figure of another unit, or one in the wrong row."
+    : `The sheet may give ${slips.map((slip) => SLIP_WORDS[slip]).join(", or ")}.`;
+}
+
+const ION_WORDS: Readonly<Partial<Record<MainIon, string>>> = {
+  alkalinity: "alkalinity",
+  S: "sulfate",
+  Cl: "chloride",
+  "NO3-N": "nitrate",
+  Ca: "calcium",
+  Mg: "magnesium",
+  Na: "sodium",
+  K: "potassium",
+};
+
+/** Whether the ions of an analysis balance, in one sentence. */
+export function balanceWords({ verdict, cationsMeqPerL, anionsMeqPerL, difference, notTold }: IonBalance): string {
+  const sides = `${formatNumber(cationsMeqPerL, 2)} meq/L of cations, ${formatNumber(anionsMeqPerL, 2)} of anions`;
+  switch (verdict) {
+    case "balanced":
+      return `Its ions balance: ${sides}.`;
+    case "doubtful":
+      return `Its ions are ${percentText(Math.abs(difference))} apart (${sides}): doubtful, over 5 %.`;
+    case "out":
+      return `Its ions do not balance: ${sides}, ${percentText(Math.abs(difference))} apart; up to 10 % may be the laboratory’s.`;
+    case "not-all-told":
+      return `Its ions cannot be balanced: ${listed(notTold.map((one) => ION_WORDS[one] ?? one))} ${notTold.length === 1 ? "is" : "are"} not told (${sides}).`;
+  }
+}
+
+function listed(words: readonly string[]): string {
+  return words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
 }
 
 /** What a rung is called. */

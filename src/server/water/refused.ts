@@ -1,2 +1,6 @@
-/** Why something of the water is not worked out. */
-export type WaterRefusal = { readonly room: "water" } & { readonly kind: "no-rain-store" | "nothing-drawn" };
+import type { IonBalance } from "@/core/feed/ionBalance";
+
+/** Why something of the water is not worked out, or not saved. */
+export type WaterRefusal = { readonly room: "water" } & (
+  { readonly kind: "no-rain-store" | "nothing-drawn" } | { readonly kind: "ions-out"; readonly balance: IonBalance }
+);

@@ -11,6 +11,7 @@ import { season, type Season } from "@/server/garden/season";
 import { now } from "@/server/session/clock";
 import { read } from "@/server/session/read";
 import { tankHistory } from "@/server/water/queries";
+import { standFlows } from "@/core/garden/standFlows";
 import { loopLadder, tankLimits } from "@/core/garden/tank";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
@@ -27,7 +28,8 @@ export default async function WaterPage({
   const { garden: rows } = worked;
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
-  const on = loop ? rows.stands.filter((stand) => stand.loopId === loop.id).map((stand) => stand.name) : [];
+  const stands = rows.stands.filter((stand) => loop !== null && stand.loopId === loop.id);
+  const on = stands.map((stand) => stand.name);
   const ladder = loop && loopLadder(worked, loop);
   const learned = loop && (await learnedOf(worked, loop));
   return (
@@ -50,6 +52,8 @@ export default async function WaterPage({
         }}
         checks={loop && { light: loopLight(worked, loop), film: filmPauses(worked, loop) }}
         limits={loop && tankLimits(worked, loop)}
+        flows={loop ? standFlows(worked, loop) : []}
+        stands={stands}
         recipes={rows.recipes.map(({ id, name }) => ({ id, name }))}
         sources={rows.sources.map(({ id, name }) => ({ id, name }))}
       />

@@ -4,7 +4,7 @@ import type { SheetTab } from "@/ui/Station";
 
 /** The sheets of the water; still water has one where there is some. */
 export function waterTabs(
-  present: "ladder" | "lines" | "pump" | "still" | "supply",
+  present: "ladder" | "lines" | "pump" | "still" | "supply" | "quality",
   stands: readonly Pick<Stand, "spec">[],
 ): SheetTab[] {
   const hasStill = stands.some(({ spec }) => stillOf(spec));
@@ -16,5 +16,6 @@ export function waterTabs(
       ? [{ href: "/water/still", name: "Still water", present: present === "still" }]
       : []),
     { href: "/water/supply", name: "Supply", present: present === "supply" },
+    { href: "/water/quality", name: "Quality", present: present === "quality" },
   ];
 }

@@ -30,6 +30,12 @@ export const SOURCE = entity({
     numberField("ph", "pH", "ph", 3, 11, { nullable: true, initial: null }),
     numberField("alkalinityMgCaco3PerL", "Alkalinity, as CaCO₃", "concentration", 0, 5000, { initial: 0 }),
     {
+      type: "switch",
+      name: "balanceDoubted",
+      label: "Keep the analysis though its ions do not balance",
+      initial: false,
+    },
+    {
       type: "amounts",
       name: "analysisMgPerL",
       label: "Analysis, mg/L",
@@ -86,6 +92,18 @@ const PIPE = [
     atLeast: { measure: "filterCleanM", words: "it must not be less than it takes when clean" },
   }),
   numberField("filterAtLph", "Both at a flow of", "flow", 1, 1_000_000, { initial: 1000 }),
+  numberField("manifoldBoreMm", "Pipe along the lines, inside diameter", "bore", 0, 1000, {
+    initial: 0,
+    hint: "0: as wide as the pipe to it",
+  }),
+  numberField("bankValveK", "A bank’s valve (K)", "ratio", 0, 1000, {
+    initial: 0,
+    hint: "a full-bore ball valve 0.05, a small magnetic valve 5 to 20, by its own bore",
+  }),
+  numberField("roughnessMm", "Roughness of the pipe’s wall, mm", "ratio", 0, 2, {
+    initial: 0.0015,
+    hint: "0.0015 for plastic, 0.15 for galvanised steel",
+  }),
   { type: "switch", name: "nonReturnValve", label: "A non-return valve keeps the pipe full when the pump stops" },
 ] as const;
 

@@ -6,6 +6,8 @@ import { NO_FACTS } from "../facts";
 import { gardenOf } from "../gardenOf";
 import { houseViews } from "../placeView";
 import { remediesOf } from "../remedies";
+import { standFlows } from "../standFlows";
+import { drawnBlend, loopRises } from "../waterQuality";
 import { standingOn, standingOnLoop } from "../standing";
 import { loopLadder } from "../tank";
 import { workOut } from "../workOut";
@@ -96,4 +98,34 @@ test("need is counted line by line from the plants that stand there, as the plan
     return needLpd / plants;
   };
   expect(perPlant(summer)).toBeGreaterThan(2 * perPlant(winter));
+});
+
+test("line by line: channels in runs of two share one film; a tower tells what is left for its lowest tier", () => {
+  const friday = opened("Friday house", DAYS[2]!);
+  const flows = friday.garden.loops.flatMap((loop) => standFlows(friday, loop));
+  const runs = flows.filter(({ linesPerRun }) => linesPerRun === 2).at(-1)!;
+  expect(runs.of).toMatchObject({ kind: "film", runM: 8.4 });
+  expect(runs.perPlantLph).toBeCloseTo(runs.lineLph / 36, 9);
+  const sill = opened("Sill", DAYS[2]!);
+  const [tower] = standFlows(sill, sill.garden.loops[0]!);
+  const { needLpd } = standingOnLoop(sill, sill.garden.loops[0]!.id, sill.today);
+  // Six runs of 20 minutes a day; four of five tiers drink before the last.
+  const givenLpd = (tower!.lineLph * 6 * 20) / 60;
+  expect(tower!.of).toEqual({ kind: "towers", bottomShare: 1 - (needLpd * 0.8) / givenLpd });
+});
+
+test("a garden of one source draws it unmixed; sodium that it does not tell gathers in no picture", () => {
+  const friday = opened("Friday house", DAYS[2]!, (tables) => ({
+    ...tables,
+    source: Object.fromEntries(
+      Object.entries(tables.source ?? {}).map(([id, row]) => [id, { ...row, ph: 7.2, analysisMgPerL: { Na: 30 } }]),
+    ),
+  }));
+  expect(drawnBlend(friday)!.analysisMgPerL).toEqual({ Na: 30 });
+  const [loop] = friday.garden.loops;
+  const [alone] = loopRises(friday, loop!, "Na");
+  const drunkL = friday.plan.needLByLoop.get(loop!.id)!.subarray(friday.plan.today - friday.plan.from);
+  const sumL = drunkL.reduce((sum, litres) => sum + litres, 0);
+  expect(alone!.mgPerL.at(-1)).toBeCloseTo(30 + (30 * sumL) / loop!.normalFillL, 6);
+  expect(loopRises(friday, loop!, "Cl")).toEqual([]);
 });

@@ -1,3 +1,4 @@
+import { PLAIN_PIPE } from "../../water/loopPump";
 import { METRIC } from "../../units/dimensions";
 import type { ExampleGarden } from "./example";
 
@@ -88,7 +89,7 @@ const COURTYARD: ExampleGarden = {
       kind: "mains",
       ...{ supplyHeadM: 30, setHeadM: 12, regulatorLeastLph: 15, regulatorGreatestLph: 1200, regulatorLossM: 2 },
       ...{ highestOutletM: 0.4, headWantedM: 0, pipeLengthM: 6, boreMm: 15.2, elbows: 2, valves: 1 },
-      ...{ fittingsK: 1.5, filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000, nonReturnValve: false },
+      ...{ ...PLAIN_PIPE, fittingsK: 1.5, nonReturnValve: false },
     },
   },
   source: { name: "Mains", kind: "mains", priority: 1, allowanceLpd: 100 * GALLON, pricePerM3: 2, pressureM: 30 },
@@ -158,9 +159,7 @@ const BACK_BEDS: ExampleGarden = {
         elbows: 2,
         valves: 1,
         fittingsK: 1.5,
-        filterCleanM: 0,
-        filterDirtyM: 0,
-        filterAtLph: 1000,
+        ...PLAIN_PIPE,
         nonReturnValve: false,
       },
     },

@@ -4,9 +4,9 @@ import { modelOf } from "../../place/kinds";
 import { standCounts } from "../../place/standCounts";
 import { standFlow } from "../../place/standFlow";
 import { requireRange } from "../../units/range";
-import { pumpAnswer, type PumpAnswer } from "../../water/pumpAnswer";
 import { timerMinutes, type TimerProgram } from "../../water/timer";
-import { pumpSystem } from "../../water/loopPump";
+import { loopPipes } from "../loopPipes";
+import { tryPump, type PumpTrial } from "../pumpTrial";
 import type { SetUp } from "./setUp";
 
 /** What a line of a stand gets, and what is usual. */
@@ -26,30 +26,34 @@ export interface SetUpFigures {
   readonly toFinish: number;
   readonly trays: number;
   /** Null without a pump, or where nothing is plumbed. */
-  readonly pump: PumpAnswer | null;
+  readonly pump: Pick<PumpTrial, "verdict" | "measureIt"> | null;
   readonly lines: readonly LineGets[];
 }
 
-/** The first answers to what somebody has got. */
+/** The first answers to what somebody has got, its pump on all its pipes and lines, every line open. */
 export function setUpFigures(made: SetUp, timer: TimerProgram): SetUpFigures {
   const { stands } = made;
   const sites = (of: SetUp["stands"]) => of.reduce((sum, { spec }) => sum + standCounts(spec).sites, 0);
   const onTrays = stands.filter(({ spec }) => spec.kind === "shoots-rack");
   const isYoung = ({ young, spec }: SetUp["stands"][number]) => young || Boolean(modelOf(spec).forYoungPlants);
   const plants = stands.filter(({ spec }) => spec.kind !== "shoots-rack");
-  const wanted = stands.reduce((sum, { spec }) => sum + standFlow(spec).wantedLph, 0);
-  const pump = made.pump && wanted > 0 ? pumpAnswer(pumpSystem(made.pump), wanted) : null;
-  const share = pump ? pump.duty.flowLph / wanted : 1;
+  const piped = stands.map(({ name, spec }, id) => ({ id, name, spec }));
+  const pipes = loopPipes({ pump: made.pump }, piped);
+  const pump = pipes && made.pump ? tryPump(pipes, made.pump, () => true, 0) : null;
+  const shareOf = (id: number) =>
+    pump
+      ? Math.min(...pump.low.banks.flatMap(({ bank, share }) => (bank.standId === id && share !== null ? [share] : [])))
+      : 1;
   const minutes = timerMinutes(timer);
   return {
     young: sites(plants.filter(isYoung)),
     toFinish: sites(plants.filter((stand) => !isYoung(stand))),
     trays: sites(onTrays),
     pump,
-    lines: stands.flatMap(({ name, spec }): LineGets[] => {
+    lines: piped.flatMap(({ id, name, spec }): LineGets[] => {
       const { feeds, lineFlowLph, sitesPerFeed, limited } = standFlow(spec);
       if (lineFlowLph === 0 || sitesPerFeed === 0) return [];
-      const getsLph = lineFlowLph * (limited ? Math.min(1, share) : share);
+      const getsLph = lineFlowLph * shareOf(id);
       return [
         {
           stand: name,

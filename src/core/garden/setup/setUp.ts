@@ -5,7 +5,7 @@ import { standFlow } from "../../place/standFlow";
 import { standFootprint, standLayout } from "../../place/standLayout";
 import { loopTankRoom } from "../../place/standWater";
 import { toldKind, toldSpec } from "../../place/told/kinds";
-import type { RealPump } from "../../water/loopPump";
+import { PLAIN_PIPE, type RealPump } from "../../water/loopPump";
 import { ENDS_K, usualPipe, type PipeSize } from "../../water/pipeSizes";
 import type { Changes, Row, Tables } from "../changes";
 import { newRow } from "../edit";
@@ -202,9 +202,7 @@ function pumpOf({ pump, tank }: Setup, house: RectSides, pipe: PipeSize): RealPu
     elbows: 4,
     valves: 1,
     fittingsK: ENDS_K,
-    filterCleanM: 0,
-    filterDirtyM: 0,
-    filterAtLph: 1000,
+    ...PLAIN_PIPE,
     nonReturnValve: false,
     waterSinksM: 0,
   };

@@ -55,7 +55,7 @@ test("the first answers: plants, what a line gets, what runs back, heads a week 
   const result = made(FRIDAY);
   const figures = setUpFigures(result, FRIDAY.timer);
   expect([figures.young, figures.toFinish, figures.trays]).toEqual([288, 252, 0]);
-  expect(figures.pump!.verdict).toBe("ample");
+  expect(figures.pump!.verdict).toBe("fits");
   const [, finishing] = figures.lines;
   expect(finishing!.getsLph / 60).toBeGreaterThan(1);
   expect(finishing!.perPlantLpd).toBeCloseTo((finishing!.getsLph / 18) * 24, 9);

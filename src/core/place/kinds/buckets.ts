@@ -37,6 +37,8 @@ export interface BucketLine extends DripLine {
   readonly mix: readonly MixPart[];
 }
 
+/** Emitters pushed in from outside narrow their line like so much more pipe. */
+const PUSHED_IN_M = 0.2;
 /** Spaghetti tube from the lateral to an emitter's stake. */
 const TUBE_PER_EMITTER_M = 0.6;
 
@@ -99,6 +101,7 @@ export const BUCKET_LINE: StandModel<BucketLine> = {
     emittersPerBucket: 2,
     emitterFlowLph: 2,
     ...DRIP_LINE,
+    equivalentLengthM: PUSHED_IN_M,
     mix: [
       { name: "coir", parts: 7 },
       { name: "perlite", parts: 3 },
@@ -116,7 +119,7 @@ export const BUCKET_LINE: StandModel<BucketLine> = {
     LINES_PER_VALVE,
     count("emittersPerBucket", "Emitters on a bucket", 50, undefined, 0),
     number("emitterFlowLph", "Emitter flow", "flow", 0, 1000),
-    ...DRIP_LINE_MEASURES,
+    ...DRIP_LINE_MEASURES.map((one) => (one.name === "equivalentLengthM" ? { ...one, initial: PUSHED_IN_M } : one)),
     MIX,
   ],
   stretch: { along: { measure: "bucketsPerLine", by: "count" }, across: { measure: "lines", by: "count" } },

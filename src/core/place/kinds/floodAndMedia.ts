@@ -32,6 +32,8 @@ interface Tables {
   readonly aisleM: number;
   readonly accessM: number;
   readonly linesPerValve: number;
+  /** Benches that one flow goes through, one feeding the next. */
+  readonly linesPerRun: number;
 }
 
 /** Benches that are flooded and drain back. */
@@ -94,10 +96,15 @@ const tableMeasures = (line: string) => [
   AISLE,
   ACCESS,
   LINES_PER_VALVE,
+  number("linesPerRun", `${line === "bench" ? "Benches" : "Beds"} in series, one feeding the next`, "count", 1, 200, {
+    whole: true,
+    initial: 1,
+    hint: "1: each is fed by itself",
+  }),
 ];
 
-/** One bench: what it takes, how long it fills, how long it empties. */
-function flood(spec: FloodBenches) {
+/** One bench: what it takes, how long it fills where it is fed alone, how long it empties. */
+export function flood(spec: FloodBenches) {
   return floodBench({
     ...spec,
     areaM2: spec.lineLengthM * spec.bedWidthM,
@@ -124,6 +131,7 @@ export const FLOOD_BENCH: StandModel<FloodBenches> = {
     aisleM: 0.6,
     accessM: 0,
     linesPerValve: 1,
+    linesPerRun: 1,
     potMm: 110,
     floodDepthM: 0.04,
     displacedShare: 0.2,
@@ -145,13 +153,15 @@ export const FLOOD_BENCH: StandModel<FloodBenches> = {
     const one = flood(spec);
     const more: StandFinding[] =
       plasticBetweenHoles(spec.pitchM, spec.potMm).plasticLeftMm < 0 ? [{ kind: "wide-pots" }] : [];
-    if (one.fillTimeMin > SLOW_MIN) more.push({ kind: "slow-fill", minutes: one.fillTimeMin });
+    // Benches of a run fill one after another.
+    const fillTimeMin = one.fillTimeMin * Math.min(spec.lines, spec.linesPerRun);
+    if (fillTimeMin > SLOW_MIN) more.push({ kind: "slow-fill", minutes: fillTimeMin });
     if (one.drainTimeMin > SLOW_MIN) more.push({ kind: "slow-drain", minutes: one.drainTimeMin });
     return tableCounts(
       spec,
       [
         { kind: "flood", value: one.floodVolumeL, dimension: "volume" },
-        { kind: "fill-time", value: one.fillTimeMin, dimension: "minutes" },
+        { kind: "fill-time", value: fillTimeMin, dimension: "minutes" },
         { kind: "drain-time", value: one.drainTimeMin, dimension: "minutes" },
       ],
       more,
@@ -159,7 +169,9 @@ export const FLOOD_BENCH: StandModel<FloodBenches> = {
   },
   layout,
   sitePoints,
-  flow: ({ fillFlowLph, linesPerValve }) => ({ lineFlowLph: fillFlowLph, linesPerValve, limited: false }),
+  flow: ({ fillFlowLph, linesPerValve, linesPerRun }) => ({
+    ...{ lineFlowLph: fillFlowLph, linesPerValve, linesPerRun, limited: false },
+  }),
   water: (spec) => ({
     heldL: 0,
     drainBackL: flood(spec).floodVolumeL * Math.min(spec.lines, spec.linesPerValve),
@@ -198,6 +210,7 @@ export const MEDIA_BED: StandModel<MediaBed> = {
     aisleM: 0.6,
     accessM: 0,
     linesPerValve: 1,
+    linesPerRun: 1,
     mediumDepthM: 0.3,
     waterDepthM: 0.22,
     voidShare: 0.4,
@@ -237,7 +250,9 @@ export const MEDIA_BED: StandModel<MediaBed> = {
     ),
   layout,
   sitePoints,
-  flow: ({ bedFlowLph, linesPerValve }) => ({ lineFlowLph: bedFlowLph, linesPerValve, limited: false }),
+  flow: ({ bedFlowLph, linesPerValve, linesPerRun }) => ({
+    ...{ lineFlowLph: bedFlowLph, linesPerValve, linesPerRun, limited: false },
+  }),
   water: (spec) =>
     spec.drains === "stays-full"
       ? {

@@ -102,6 +102,8 @@ export interface DripLine {
   readonly emitterLeastHeadM: number;
   readonly manufacturingCv: number;
   readonly lateralBoreMm: number;
+  /** What an emitter narrows the line, as so much more pipe. */
+  readonly equivalentLengthM: number;
   /** How much lower its far end lies than its inlet. */
   readonly fallM: number;
   readonly linePricePerM: number;
@@ -114,6 +116,7 @@ export const DRIP_LINE: DripLine = {
   emitterLeastHeadM: 5,
   manufacturingCv: 0.05,
   lateralBoreMm: 13.6,
+  equivalentLengthM: 0.1,
   fallM: 0,
   linePricePerM: 0,
   lineSeasons: 3,
@@ -166,6 +169,10 @@ export const DRIP_LINE_MEASURES: readonly Measure[] = [
   number("lateralBoreMm", "Drip line, inside diameter", "bore", 0.5, 200, {
     initial: DRIP_LINE.lateralBoreMm,
     hint: "of {16 mm} line about {13.6 mm}",
+  }),
+  number("equivalentLengthM", "An emitter narrows the line like so much more pipe", "smallLength", 0, 10, {
+    initial: DRIP_LINE.equivalentLengthM,
+    hint: "tape {1 cm}, moulded in {10 cm}, pushed in from outside {20 cm}; porous hose nothing",
   }),
   number("fallM", "Fall from the inlet to the far end", "smallLength", -50, 50, {
     initial: DRIP_LINE.fallM,

@@ -29,6 +29,9 @@ export interface TowerRow {
   readonly accessM: number;
   readonly linesPerValve: number;
   readonly towerFlowLph: number;
+  /** Of the thin tube that feeds each tower; 0: a dripper of its own. */
+  readonly microBoreMm: number;
+  readonly microLengthM: number;
   /** Water on its way down a tower while it runs. */
   readonly inFlightL: number;
 }
@@ -76,6 +79,8 @@ export const TOWER_ROW: StandModel<TowerRow> = {
     accessM: 0,
     linesPerValve: 6,
     towerFlowLph: 60,
+    microBoreMm: 0,
+    microLengthM: 1,
     inFlightL: 0.5,
   },
   measures: [
@@ -94,6 +99,11 @@ export const TOWER_ROW: StandModel<TowerRow> = {
     ACCESS,
     LINES_PER_VALVE,
     number("towerFlowLph", "Flow of a tower", "lineFlow", 0, 10_000),
+    number("microBoreMm", "Thin tube to each tower, inside diameter", "bore", 0, 50, {
+      initial: 0,
+      hint: "0: each tower has a dripper of its own",
+    }),
+    number("microLengthM", "Length of that tube", "length", 0.01, 50, { initial: 1 }),
     number("inFlightL", "Water on its way in a tower", "dose", 0, 100),
   ],
   stretch: { along: { measure: "towersPerRow", by: "count" }, across: { measure: "rows", by: "count" } },

@@ -37,16 +37,22 @@ const bank = (exponent: number): fc.Arbitrary<NetworkBank> =>
     lateral: fc.option(line),
     outlet: emitter(exponent),
   });
+/** Towers, each on a thin tube of its own. */
+const onTubes: fc.Arbitrary<NetworkBank> = fc
+  .tuple(bank(0.5), fc.record({ lengthM: figure(0.3, 3), boreMm: figure(2, 8), fittingsK: fc.constant(1.5) }))
+  .map(([own, tube]) => ({ ...own, open: true, lateral: null, outlet: tube }));
 const nominalLph = (banks: readonly NetworkBank[]) =>
   banks.reduce(
     (sum, { open, manifold, lateral, outlet }) =>
-      sum + (open ? manifold.offtakes * (lateral?.count ?? 1) * outlet.nominalFlowLph : 0),
+      sum + (open ? manifold.offtakes * (lateral?.count ?? 1) * ("lengthM" in outlet ? 60 : outlet.nominalFlowLph) : 0),
     0,
   );
 /** A pump of about the size of its banks: on the level begin of a curve the engine loses its way. */
 const networks: fc.Arbitrary<LoopNetwork> = fc
   .record({
-    banks: exponents.chain((exponent) => fc.array(bank(exponent), { minLength: 1, maxLength: 4 })),
+    banks: exponents.chain((exponent) =>
+      fc.array(fc.oneof({ weight: 3, arbitrary: bank(exponent) }, onTubes), { minLength: 1, maxLength: 4 }),
+    ),
     surfaceM: figure(0, 1),
     main: fc.tuple(run(20), run(15)),
     share: figure(1, 5),

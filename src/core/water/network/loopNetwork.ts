@@ -25,7 +25,8 @@ export interface NetworkBank {
   };
   /** What starts at each take-off; null: one outlet sits right at it. */
   readonly lateral: Omit<Lateral, "emitter"> | null;
-  readonly outlet: Emitter;
+  /** A thin tube that ends open at the height of the bank, in place of an emitter. */
+  readonly outlet: Emitter | PipeRun;
 }
 
 /** A whole loop as pipes: water surface, pump, main, banks, and perhaps a pipe back into the tank. */
@@ -138,7 +139,7 @@ function treeOf(network: LoopNetwork) {
   const bankNodes = network.banks.map((bank): BankNodes | null => {
     if (!bank.open) return null;
     const { manifold, lateral, elevationM } = bank;
-    const outlet = lawOfEmitter(bank.outlet);
+    const outlet = "lengthM" in bank.outlet ? lawOfOpenPipe(linkOf(bank.outlet)) : lawOfEmitter(bank.outlet);
     const atOfftake = lateral ? null : outlet;
     const inlet = add(endOf(bank.atMain), linkOf(bank.connection), { elevationM });
     const firstOfftake = add(inlet, pipeLink(manifold.pipe, manifold.firstOfftakeM), { elevationM, outlet: atOfftake });
@@ -176,6 +177,7 @@ function requireNetwork({ surfaceM, main, banks }: LoopNetwork): void {
       elevationM: [-1000, 1000],
     });
     requireRun(bank.connection);
+    if ("lengthM" in bank.outlet) requireRun(bank.outlet);
     requireFigures("solveLoop", bank.manifold, {
       firstOfftakeM: [0, 1000],
       offtakeSpacingM: [0, 1000],

@@ -109,5 +109,4 @@ const PUMP_WORDS = {
   fits: "does",
   ample: "gives more than enough",
   "past-end": "gives more than its label tells",
-  "not-known": "not known for so little flow",
 } as const;

@@ -2,11 +2,10 @@
 import { useMemo } from "react";
 import { count, number } from "@/core/place/kinds/shared";
 import { ENDS_K, PIPE_SIZES } from "@/core/water/pipeSizes";
-import { pumpSystem } from "@/core/water/loopPump";
+import { PLAIN_PIPE, pumpSystem, type RealPump } from "@/core/water/loopPump";
 import { pumpAnswer, type PumpAnswer } from "@/core/water/pumpAnswer";
 import { labelPumpCurve } from "@/core/water/pumpCurve";
 import { pipeHeadLossM } from "@/core/water/pipeFriction";
-import type { RealPump } from "@/core/water/loopPump";
 import { inUnit, spokenText } from "@/features/frame/blank/blanks";
 import { MeasureBlank } from "@/features/frame/blank/MeasureBlank";
 import { NoLabel } from "@/features/frame/blank/NoLabel";
@@ -149,9 +148,7 @@ function pumpOf(good: Readonly<Record<string, number>>, boreMm: number): RealPum
     elbows: good.elbows!,
     valves: 0,
     fittingsK: ENDS_K,
-    filterCleanM: 0,
-    filterDirtyM: 0,
-    filterAtLph: 1000,
+    ...PLAIN_PIPE,
     nonReturnValve: false,
     waterSinksM: 0,
   };

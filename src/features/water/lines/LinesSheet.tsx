@@ -25,6 +25,7 @@ import { LineChart } from "./LineChart";
 import { LineFigures } from "./LineFigures";
 import { LineSliders } from "./LineSliders";
 import { firstTexts, lineMeasures, specOf, HEAD } from "./lineBlanks";
+import { PorousHose } from "./PorousHose";
 import { RunFigures } from "./RunFigures";
 import { SpacingTable } from "./SpacingTable";
 
@@ -162,6 +163,7 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
       </div>
       {watering && answer && <RunFigures spec={tried} answer={answer} {...watering} />}
       {compared.spec.kind === "drip-beds" && <SpacingTable spec={compared.spec} headM={compared.headM} />}
+      {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={triedHeadM} />}
     </>
   );
 }

@@ -35,7 +35,7 @@ export function PumpFigures({ loop, trial, clean, neededM, banks, minutesPerDay 
       <p className={`sign flex flex-wrap items-baseline gap-x-3 ${isShort ? "text-alarm" : ""}`}>
         <Why
           label="Flow of the pump"
-          how={`The whole loop is solved as one network: pump curve, pipe with its fittings, and every open bank. The pump’s pipe is taken as the main and as the manifold of each bank; an open spigot gives the flow its line wants at ${quantityText(SPIGOT_HEAD_M, "length", units)} of head, where the pump is asked for none.`}
+          how={`The whole loop is solved as one network: pump curve, pipe with its fittings, and every open bank. The pipe along the lines of a bank is as wide as the pump’s unless the loop tells its bore; an open spigot gives the flow its line wants at ${quantityText(SPIGOT_HEAD_M, "length", units)} of head, where the pump is asked for none.`}
           inputs={[
             ["wanted by the open banks", text(wantedLph)],
             ...(isPumped
@@ -113,7 +113,8 @@ export function bankName({ stand, valve, valves }: LoopBank): string {
   return valves > 1 ? `${stand}, valve ${valve}` : stand;
 }
 
-function verdictWords(
+/** Whether a pump does, in one or two sentences. */
+export function verdictWords(
   { verdict, wantedLph, shareOfWanted, worst, low }: PumpTrial,
   text: (lph: number) => string,
 ): string {

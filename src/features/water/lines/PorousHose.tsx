@@ -1,0 +1,113 @@
+"use client";
+import { useState } from "react";
+import { STAND } from "@/core/garden/entities/place";
+import type { Stand } from "@/core/garden/garden";
+import type { DripBeds } from "@/core/place/kinds/beds";
+import { number } from "@/core/place/kinds/shared";
+import { editText, formatNumber, quantityText } from "@/core/units/format";
+import { roundIn } from "@/core/units/rounded";
+import { dripLine, GREATEST_EXPONENT, withPorousHose } from "@/core/water/dripLine";
+import { outletOf } from "@/core/water/emitter";
+import { porousHose, type PorousRefusal } from "@/core/water/porousHose";
+import { MeasureBlank } from "@/features/frame/blank/MeasureBlank";
+import { useBlanks } from "@/features/frame/blank/useBlanks";
+import { formValues } from "@/features/frame/form/formValues";
+import { useCommand } from "@/features/frame/useCommand";
+import { Only } from "@/features/frame/who";
+import { saveStand } from "@/server/place/actions";
+import { Sentence } from "@/ui/blank/Sentence";
+import { Button } from "@/ui/Button";
+import { useUnits } from "@/ui/units";
+import { percentText } from "../words";
+
+const MEASURES = [
+  number("firstLitres", "From a metre in ten minutes", "dose", 0, 100_000),
+  number("firstHeadM", "At a head of", "length", 0.1, 100),
+  number("secondLitres", "From a metre in ten minutes, the other time", "dose", 0, 100_000),
+  number("secondHeadM", "At the other head", "length", 0.1, 100),
+];
+const MINUTES = 10;
+const ML_PER_L = 1000;
+const EXAMPLE = { firstLitres: 250, firstHeadM: 3, secondLitres: 550, secondHeadM: 7 };
+
+const REFUSALS: Readonly<Record<PorousRefusal | "too-steep", string>> = {
+  "equal-heads": "Both heads are the same: let it run once more with the tap further open, or the barrel fuller.",
+  "no-water": "It gave no water at one of the heads: it tells nothing of what is between.",
+  "less-at-more-head":
+    "It gave less at the higher head: the two cups may be swapped, or dirt came in between. Measure again.",
+  "too-steep": "It gave so much more at the higher head that no hose does: measure again, ten minutes each.",
+};
+
+/** A porous hose has no emitters to count: it is known by what one metre gives at two heads. */
+export function PorousHose({
+  stand,
+  spec,
+  headM,
+}: {
+  readonly stand: Stand;
+  readonly spec: DripBeds;
+  readonly headM: number;
+}) {
+  const units = useUnits();
+  const [first] = useState(() =>
+    Object.fromEntries(
+      MEASURES.map(({ name, dimension }) => [
+        name,
+        editText(roundIn(EXAMPLE[name as keyof typeof EXAMPLE], dimension, units), dimension, units),
+      ]),
+    ),
+  );
+  const blanks = useBlanks(`draft:hose:${stand.id}`, MEASURES, first, units);
+  const { good, problems } = blanks;
+  const given = { ...EXAMPLE, ...good };
+  const found = porousHose({
+    ...{ firstHeadM: given.firstHeadM, secondHeadM: given.secondHeadM, minutes: MINUTES },
+    ...{ firstLitres: given.firstLitres / ML_PER_L, secondLitres: given.secondLitres / ML_PER_L },
+  });
+  const hose = typeof found === "object" && found.exponent > GREATEST_EXPONENT ? "too-steep" : found;
+  const save = useCommand(saveStand, { done: "Saved" });
+  const laid = typeof hose === "object" ? withPorousHose(spec, hose) : null;
+  const answer = laid && dripLine(laid, headM);
+  return (
+    <details className="mt-8">
+      <summary className="min-h-11 cursor-pointer">
+        <span className="sign text-2xl">A porous hose in its place</span>
+      </summary>
+      <Sentence problems={problems} size="line">
+        One metre of it, ten minutes in a cup: <MeasureBlank blanks={blanks} name="firstLitres" /> at{" "}
+        <MeasureBlank blanks={blanks} name="firstHeadM" /> of head, <MeasureBlank blanks={blanks} name="secondLitres" />{" "}
+        at <MeasureBlank blanks={blanks} name="secondHeadM" />.
+      </Sentence>
+      {typeof hose === "string" ? (
+        <p role="alert" className="mt-2 font-bold text-alarm">
+          {REFUSALS[hose]}
+        </p>
+      ) : (
+        <p className="mt-2">
+          Its flow goes with the head to the power of {formatNumber(hose.exponent, 2)}: at{" "}
+          {quantityText(headM, "length", units)} a metre gives{" "}
+          <b>{quantityText(outletOf(hose)(headM).flowLph, "flow", units)}</b>
+          {answer &&
+            `, a line of this bed ${quantityText(answer.flow.totalLph, "flow", units)}, and the flow varies by ${percentText(answer.uniformity.flowVariation)} along it`}
+          .
+        </p>
+      )}
+      {laid && (
+        <Only right="plan">
+          <div className="mt-3">
+            <Button
+              disabled={save.busy || problems.length > 0}
+              onClick={() => void save.run({ ...formValues(STAND, stand), spec: laid })}
+            >
+              Lay it in these beds
+            </Button>
+          </div>
+        </Only>
+      )}
+      <p className="mt-2 text-sm text-soft">
+        It is laid out as a weep every ten centimetres, so that the ground is wet all along. Hose clogs with age: test
+        it each spring.
+      </p>
+    </details>
+  );
+}
