@@ -34,6 +34,7 @@ const PAGES = [
   "/water/lines",
   "/water/pump",
   "/water/supply",
+  "/water/quality",
   "/feed",
   "/feed/stocks",
   "/growth",

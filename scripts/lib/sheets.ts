@@ -5,6 +5,7 @@ export const SHEETS: readonly string[] = [
   ...["/place", "/place?view=garden", "/place/print", "/place?whatif=1", "/place/setup"],
   ...["/place/bench", "/place/bench?part=supports", "/place/bench?part=materials"],
   ...["/water", "/water?loop=2", "/water/lines", "/water/pump", "/water/pump?loop=2", "/water/supply"],
+  ...["/water/quality", "/water/quality?loop=3"],
   ...["/feed", "/feed/stocks", "/feed/stocks?loop=3", "/feed/shelf"],
   ...["/growth", "/growth/sowing", "/growth/climate", "/growth/climate?house=0"],
   ...["/batches", "/batches/orders", "/batches/balance", "/batches/what-if"],

@@ -175,3 +175,40 @@ test("daily weather is brought in: what is wrong is told by its line, mended, ta
   const [climate] = await garden.rows<{ july: number }>("select highest_c_by_month[7] as july from climate");
   expect(climate!.july).toBe(29.7);
 });
+
+test("an analysis that does not balance is refused with the likely slip, and kept when somebody says so; two waters are mixed", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/water/supply");
+  await ready(page);
+  const kept = async () =>
+    (
+      await garden.rows<{ sulfur: number; doubted: boolean }>(
+        "select (analysis_mg_per_l ->> 'S')::float as sulfur, balance_doubted as doubted from source where name = 'Standpipe'",
+      )
+    )[0]!;
+  await page.getByRole("button", { name: "Change 2. Standpipe" }).click();
+  const form = page.getByRole("dialog");
+  await form.getByText("What is in it").click();
+  await form.getByRole("textbox", { name: "S", exact: true }).fill("36");
+  await form.getByRole("textbox", { name: "K", exact: true }).fill("3");
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(form.getByText(/Its ions do not balance.*sulfate as SO₄/u)).toBeVisible();
+  await expect(form.getByRole("textbox", { name: "S", exact: true })).toHaveValue("36");
+  expect(await kept()).toEqual({ sulfur: 12, doubted: false });
+  await form.getByRole("checkbox", { name: /Keep the analysis/ }).check();
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Source saved")).toBeVisible();
+  expect(await kept()).toEqual({ sulfur: 36, doubted: true });
+
+  await page.getByRole("link", { name: "Quality" }).click();
+  await expect(page.getByText(/Standpipe: Its ions do not balance.*It was kept so/u)).toBeVisible();
+  const blend = page.locator("section").filter({ has: page.getByRole("heading", { name: "A blend" }) });
+  await blend.getByRole("combobox", { name: "Other water" }).selectOption("Salty well");
+  await blend.getByRole("textbox", { name: "Parts of the first water" }).fill("3");
+  // A quarter of 140 mg/L, and three quarters of 2.
+  await expect(blend).toContainText("36.5 mg/L");
+  await page.getByRole("textbox", { name: "Bear up to" }).fill("10");
+  await expect(page.getByText("over from today").first()).toBeVisible();
+});

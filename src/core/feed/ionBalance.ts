@@ -26,7 +26,7 @@ export interface IonBalance {
   readonly difference: number;
   /** Of the side that comes short, what is not told: it may be the reason. */
   readonly notTold: readonly MainIon[];
-  readonly verdict: "balanced" | "doubtful" | "out" | "not-all-told";
+  readonly verdict: "balanced" | "weak" | "doubtful" | "out" | "not-all-told";
   /** Slips of the pen that would explain it, the likeliest first. */
   readonly slips: readonly AnalysisSlip[];
 }
@@ -84,9 +84,17 @@ export function ionBalance(water: WaterAnalysis): IonBalance {
         ]
       : CATIONS.map(([one]) => one).filter((one) => told[one] === undefined);
   const isSmall = Math.abs(surplus) <= SMALL_MEQ_PER_L;
-  const off = isSmall ? 0 : Math.abs(difference);
+  const off = Math.abs(difference);
   const verdict =
-    off <= DOUBTFUL_SHARE ? "balanced" : notTold.length > 0 ? "not-all-told" : off <= OUT_SHARE ? "doubtful" : "out";
+    off > DOUBTFUL_SHARE && isSmall
+      ? "weak"
+      : off <= DOUBTFUL_SHARE
+        ? "balanced"
+        : notTold.length > 0
+          ? "not-all-told"
+          : off <= OUT_SHARE
+            ? "doubtful"
+            : "out";
   return {
     cationsMeqPerL,
     anionsMeqPerL,

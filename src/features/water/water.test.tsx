@@ -121,3 +121,24 @@ test("without a pump a tank on its stand says what a run takes, and the mains wh
   shown(sheet(EXAMPLE_PUMPS.mains));
   expect(screen.getByText(/The regulator holds its head|not hold/)).toBeTruthy();
 });
+
+test("a porous hose is laid from a test at two heads; a test that cannot be is refused in words", async () => {
+  act.mockClear();
+  const { user } = shown(lines());
+  const one = "From a metre in ten minutes";
+  type(`${one}, the other time`, "100 mL");
+  expect(screen.getByRole("alert").textContent).toContain("less at the higher head");
+  expect(screen.queryByRole("button", { name: "Lay it in these beds" })).toBeNull();
+  type("At the other head", "3 m");
+  expect(screen.getByRole("alert").textContent).toContain("Both heads are the same");
+  type("At the other head", "6 m");
+  type(`${one}, the other time`, "500 mL");
+  await user.click(screen.getByText("A porous hose in its place"));
+  await user.click(screen.getByRole("button", { name: "Lay it in these beds" }));
+  await waitFor(() => expect(act).toHaveBeenCalledTimes(1));
+  // Twice the head, twice the water: 1.5 L/h a metre at 3 m, a tenth of it every 10 cm.
+  const { spec } = act.mock.calls[0]![0] as { spec: { emitterFlowLph: number; emitterExponent: number } };
+  expect(spec).toMatchObject({ emitterSpacingM: 0.1, emitterHeadM: 3, equivalentLengthM: 0 });
+  expect(spec.emitterFlowLph).toBeCloseTo(0.15, 9);
+  expect(spec.emitterExponent).toBeCloseTo(1, 9);
+});

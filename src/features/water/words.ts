@@ -26,7 +26,7 @@ export function waterRefusalWords(refusal: WaterRefusal): string {
     case "nothing-drawn":
       return "Nothing drinks in the days ahead: plan batches first.";
     case "ions-out":
-      return `${balanceWords(refusal.balance)} ${slipWords(refusal.balance.slips)} Or keep it as it is, and say so under it.`;
+      return `${balanceWords(refusal.balance)} ${slipWords(refusal.balance.slips)} Or tick this to keep it as it is:`;
   }
 }
 
@@ -62,6 +62,8 @@ export function balanceWords({ verdict, cationsMeqPerL, anionsMeqPerL, differenc
   switch (verdict) {
     case "balanced":
       return `Its ions balance: ${sides}.`;
+    case "weak":
+      return `So weak a water needs no balance: ${sides}.`;
     case "doubtful":
       return `Its ions are ${percentText(Math.abs(difference))} apart (${sides}): doubtful, over 5 %.`;
     case "out":

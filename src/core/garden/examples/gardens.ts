@@ -40,12 +40,12 @@ const SILL: ExampleGarden = {
   source: { name: "Tap", kind: "mains", priority: 1, allowanceLpd: 200, pricePerM3: 3 },
   recipe: null,
   crops: [
-    { library: "Basil", growing: { plants: 5, daysOld: 40 } },
+    { library: "Basil", growing: { plants: 5, daysOld: 18 } },
     { library: "Flat chives", growing: { plants: 5, daysOld: 75 } },
-    { library: "Mizuna", growing: { plants: 5, daysOld: 30 } },
+    { library: "Mizuna", growing: { plants: 5, daysOld: 10 } },
   ],
   orders: [],
-  notes: ["Turned the tower by a quarter.", "Cut the first basil."],
+  notes: ["Turned the tower by a quarter.", "The basil shows its first true leaves."],
 };
 
 const COURTYARD: ExampleGarden = {

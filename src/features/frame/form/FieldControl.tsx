@@ -47,17 +47,24 @@ function Control({ spec, field, error }: ControlProps) {
       return <TypedQuantity {...{ spec, field, error }} />;
     case "switch":
       return (
-        <label className="flex min-h-11 items-center gap-3 font-bold">
-          <input
-            ref={ref}
-            type="checkbox"
-            className="size-6 accent-water"
-            checked={Boolean(value)}
-            onChange={(event) => onChange(event.target.checked)}
-            onBlur={onBlur}
-          />
-          {spec.label}
-        </label>
+        <>
+          {error && (
+            <p role="alert" className="font-bold text-alarm">
+              {error}
+            </p>
+          )}
+          <label className="flex min-h-11 items-center gap-3 font-bold">
+            <input
+              ref={ref}
+              type="checkbox"
+              className="size-6 accent-water"
+              checked={Boolean(value)}
+              onChange={(event) => onChange(event.target.checked)}
+              onBlur={onBlur}
+            />
+            {spec.label}
+          </label>
+        </>
       );
     default:
       return (

@@ -139,6 +139,7 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
             <p className="text-lg">Not one emitter fits on this line: its spacing is longer than the line.</p>
           )}
           {tried.kind === "drip-beds" && answer && <BedFromAbove spec={tried} answer={answer} />}
+          {watering && answer && <RunFigures spec={tried} answer={answer} {...watering} />}
         </div>
         <aside className="order-first wide:order-none">
           {answer && <LineFigures answer={answer} headM={triedHeadM} manufacturingCv={tried.manufacturingCv} />}
@@ -161,7 +162,6 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
           )}
         </aside>
       </div>
-      {watering && answer && <RunFigures spec={tried} answer={answer} {...watering} />}
       {compared.spec.kind === "drip-beds" && <SpacingTable spec={compared.spec} headM={compared.headM} />}
       {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={triedHeadM} />}
     </>

@@ -21,14 +21,13 @@ import { useUnits } from "@/ui/units";
 import { percentText } from "../words";
 
 const MEASURES = [
-  number("firstLitres", "From a metre in ten minutes", "dose", 0, 100_000),
+  number("firstLitres", "From a metre in ten minutes", "dose", 0, 100),
   number("firstHeadM", "At a head of", "length", 0.1, 100),
-  number("secondLitres", "From a metre in ten minutes, the other time", "dose", 0, 100_000),
+  number("secondLitres", "From a metre in ten minutes, the other time", "dose", 0, 100),
   number("secondHeadM", "At the other head", "length", 0.1, 100),
 ];
 const MINUTES = 10;
-const ML_PER_L = 1000;
-const EXAMPLE = { firstLitres: 250, firstHeadM: 3, secondLitres: 550, secondHeadM: 7 };
+const EXAMPLE = { firstLitres: 0.25, firstHeadM: 3, secondLitres: 0.55, secondHeadM: 7 };
 
 const REFUSALS: Readonly<Record<PorousRefusal | "too-steep", string>> = {
   "equal-heads": "Both heads are the same: let it run once more with the tap further open, or the barrel fuller.",
@@ -59,11 +58,7 @@ export function PorousHose({
   );
   const blanks = useBlanks(`draft:hose:${stand.id}`, MEASURES, first, units);
   const { good, problems } = blanks;
-  const given = { ...EXAMPLE, ...good };
-  const found = porousHose({
-    ...{ firstHeadM: given.firstHeadM, secondHeadM: given.secondHeadM, minutes: MINUTES },
-    ...{ firstLitres: given.firstLitres / ML_PER_L, secondLitres: given.secondLitres / ML_PER_L },
-  });
+  const found = porousHose({ ...EXAMPLE, ...good, minutes: MINUTES });
   const hose = typeof found === "object" && found.exponent > GREATEST_EXPONENT ? "too-steep" : found;
   const save = useCommand(saveStand, { done: "Saved" });
   const laid = typeof hose === "object" ? withPorousHose(spec, hose) : null;

@@ -28,7 +28,7 @@ export function AnalysisTable({
   return (
     <section>
       <div className="overflow-x-auto">
-        <table className="w-full min-w-[46rem] text-right">
+        <table className="w-full min-w-[46rem] whitespace-nowrap text-right [&_td]:pl-4 [&_th]:pl-4 [&_th:first-child]:pl-0">
           <thead>
             <tr className="border-b-2 border-ink align-bottom">
               <th className="py-1 text-left">mg/L, but EC and pH</th>

@@ -72,6 +72,9 @@ export function RiseChart({
           className="fill-alarm-pale"
         />
         <path d={`M${LEFT} ${y(limitMgPerL)}H${right}`} className="stroke-alarm" strokeWidth="2" />
+        <text x={LEFT + 6} y={y(limitMgPerL) + 15} fontSize="13">
+          {limitMgPerL} mg/L: the most they bear
+        </text>
         {lines.map(({ name, path, dash, isPlan }) => (
           <path
             key={name}

@@ -51,7 +51,8 @@ function Rise({ today, loop, salt, onSalt, rises }: RiseProps) {
   const first = { [LIMIT.name]: editText(USUAL_LIMIT_MG_PER_L[salt], "concentration", units) };
   const blanks = useBlanks(`draft:salt-limit:${salt}`, MEASURES, first, units);
   const limit = blanks.good[LIMIT.name] ?? USUAL_LIMIT_MG_PER_L[salt];
-  const rows = rises.map((rise) => ({ ...rise, days: daysUnder(rise.mgPerL, limit) }));
+  // What the plan does comes first.
+  const rows = [...rises].reverse().map((rise) => ({ ...rise, days: daysUnder(rise.mgPerL, limit) }));
   return (
     <>
       <Sentence problems={blanks.problems} size="line">
@@ -73,13 +74,13 @@ function Rise({ today, loop, salt, onSalt, rises }: RiseProps) {
                 className="flex items-baseline justify-between gap-4 border-b border-rule py-1.5"
               >
                 <dt>
-                  {source ? `${source.name} alone` : "as the plan draws them"}
+                  {source ? `${source.name} alone` : <b>as the plan draws them</b>}
                   <span className="block text-sm text-soft">
                     {quantityText(mgPerL.at(-1)!, "concentration", units)} at the plan’s end
                   </span>
                 </dt>
                 <dd className={`sign text-right text-xl ${days !== null && days < 14 ? "text-alarm" : ""}`}>
-                  {days === null ? "stays under" : days === 0 ? "over from today" : dayInWords(today + days)}
+                  {days === null ? "stays under" : days === 0 ? "over from today" : dayInWords(today + days, "year")}
                 </dd>
               </div>
             ))}
