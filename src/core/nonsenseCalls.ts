@@ -641,6 +641,14 @@ export const CALLS: Readonly<Record<string, Call>> = {
     args: [{ firstHeadM: 3, firstLitres: 0.25, secondHeadM: 7, secondLitres: 0.55, minutes: 10 }],
   },
   "water/porousHose#porousLine": { args: [emitter, { boreMm: 13 }, 20, 0] },
+  "water/pumpCurve#risesAt": {
+    args: [
+      [
+        { flowLph: 0, headM: 5 },
+        { flowLph: 3000, headM: 2 },
+      ],
+    ],
+  },
   "water/dripLine#withPorousHose": { args: [STAND_MODELS["drip-beds"].example, { ...emitter, exponent: 0.9 }] },
   "water/stillTank#stillTank": { args: [stillWater] },
   "water/network/loopNetwork#solveLoop": { args: [network] },

@@ -1,4 +1,5 @@
 import { RECIPE, RECIPE_SALT } from "../../src/core/garden/entities/feed";
+import { LOOP } from "../../src/core/garden/entities/water";
 import { formOf, idOf } from "./samples/lib";
 import { demoGarden } from "./demoGarden";
 import { subjectOf } from "../../src/core/round/log";
@@ -280,4 +281,21 @@ test("a recipe that would drop gypsum is refused with the reason and stays as it
     fields: { ecLow: "EC band from is 1.6 mS/cm; it must not be over the EC wanted" },
   });
   expect(await saveRecipe({ ...recipe, name: "Leafy again" })).toMatchObject({ ok: true });
+});
+
+test("a pump's table whose head rises again is refused by its point, and the loop keeps its own", async () => {
+  const { saveLoop } = await import("../../src/server/water/actions");
+  const open = () => formOf(rows, LOOP, "id = 1");
+  const form = await open();
+  const points = [
+    { flowLph: 0, headM: 5 },
+    { flowLph: 2000, headM: 2 },
+    { flowLph: 4000, headM: 3 },
+  ];
+  const pump = { ...(form.pump as object), points };
+  expect(said(await saveLoop({ ...form, pump }))).toMatchObject({
+    ok: false,
+    fields: { "pump.points": expect.stringContaining("The head rises again at point 3") },
+  });
+  expect(await open()).toEqual(form);
 });

@@ -3,8 +3,9 @@ import { stockConflict, type StockConflict } from "../feed/stocks";
 import { STOCK_LETTERS, type StockLetter } from "../feed/salts";
 import { houseClashes, type HouseClash } from "../place/houseChecks";
 import { standCounts } from "../place/standCounts";
+import { risesAt } from "../water/pumpCurve";
 import type { Changes, Tables } from "./changes";
-import type { House, SaltRow, Source, Stand } from "./garden";
+import type { House, Loop, SaltRow, Source, Stand } from "./garden";
 
 /** What is wrong with a garden that joins several rows. */
 export type GardenFault =
@@ -16,6 +17,7 @@ export type GardenFault =
       readonly letter: StockLetter;
       readonly conflict: StockConflict;
     }
+  | { readonly kind: "pump-rises"; readonly loop: number; readonly point: number }
   | { readonly kind: "ions-out"; readonly source: number; readonly balance: IonBalance };
 
 /** What changes make wrong in a garden that was not wrong before: what is old does not keep anybody from saving. */
@@ -27,6 +29,7 @@ export function newFaults(before: Tables, after: Tables, changes: Changes): Gard
 /** The same fault has the same name, wherever its stands are moved to. */
 function nameOf(fault: GardenFault): string {
   if (fault.kind === "no-plant-fits") return `${fault.kind} ${fault.stand}`;
+  if (fault.kind === "pump-rises") return `${fault.kind} ${fault.loop}`;
   if (fault.kind === "ions-out") return `${fault.kind} ${fault.source}`;
   if (fault.kind === "clash") return `${fault.clash.kind} ${[...fault.clash.stands].sort((a, b) => a - b).join()}`;
   return `${fault.kind} ${fault.recipe} ${fault.letter} ${fault.conflict.salts.join()}`;
@@ -55,6 +58,7 @@ function faultsOf(tables: Tables, changes: Changes): GardenFault[] {
         : [],
     ),
     ...recipesTouched(tables, changes).flatMap((recipe) => recipeFaults(tables, recipe)),
+    ...touchedIds(changes, "loop").flatMap((id) => pumpFaults(tables, id)),
     ...touchedIds(changes, "source").flatMap((id) => sourceFaults(tables, id)),
   ];
 }
@@ -65,6 +69,12 @@ function sourceFaults(tables: Tables, id: number): GardenFault[] {
   if (!source || source.balanceDoubted) return [];
   const balance = ionBalance(source);
   return balance.verdict === "out" ? [{ kind: "ions-out", source: id, balance }] : [];
+}
+
+function pumpFaults(tables: Tables, id: number): GardenFault[] {
+  const { pump } = tables.loop![id] as unknown as Loop;
+  const point = pump?.kind === "table" ? risesAt(pump.points) : null;
+  return point === null ? [] : [{ kind: "pump-rises", loop: id, point }];
 }
 
 function recipesTouched(tables: Tables, changes: Changes): number[] {

@@ -103,6 +103,23 @@ export function pumpCurve(points: readonly PumpPoint[]): PumpCurve {
   };
 }
 
+/**
+ * The first point of a table at which its head rises though it had begun to fall, or the last where it never falls, counted
+ * from 0. At its begin a curve may be humped.
+ *
+ * @returns null for a table as a pump may have it
+ * @throws RangeError when a figure is outside its range
+ * @source a pump gives less head the more it has to move
+ */
+export function risesAt(points: readonly PumpPoint[]): number | null {
+  for (const point of points) requireFigures("risesAt", point, { flowLph: [0, GREATEST], headM: [0, 10_000] });
+  const rises = points.map((point, at) => at > 0 && point.headM > points[at - 1]!.headM);
+  const falls = points.findIndex((point, at) => at > 0 && point.headM < points[at - 1]!.headM);
+  if (falls < 0) return points.length > 1 ? points.length - 1 : null;
+  const again = rises.findIndex((one, at) => one && at > falls);
+  return again < 0 ? null : again;
+}
+
 function pchipSlopes(points: readonly PumpPoint[]): number[] {
   const h = points.slice(1).map((point, i) => point.flowLph - points[i]!.flowLph);
   const delta = points.slice(1).map((point, i) => (point.headM - points[i]!.headM) / h[i]!);

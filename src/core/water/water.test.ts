@@ -1,7 +1,7 @@
 import { dayFromIso } from "../units/day";
 import { ladder, type LadderInput } from "./ladder";
 import { frictionFactor } from "./frictionFactor";
-import { pumpCurve } from "./pumpCurve";
+import { pumpCurve, risesAt } from "./pumpCurve";
 import { supplyHorizon, type WaterSource } from "./supply";
 import { timerMinutes, timerRuns } from "./timer";
 import { clockText } from "../units/format";
@@ -191,4 +191,14 @@ test("a loop that feeds nothing wants nothing", () => {
   );
   expect(idle.rungs.map((rung) => rung.verdict)).toEqual(["idle"]);
   expect(idle.tightest).toBeNull();
+});
+
+test("a table falls, but for a hump at its begin; where it rises again is told", () => {
+  const table = (...heads: number[]) => heads.map((headM, at) => ({ flowLph: at * 1000, headM }));
+  expect(risesAt(table(5, 4, 2, 0))).toBeNull();
+  expect(risesAt(table(5, 5.3, 4, 1))).toBeNull();
+  expect(risesAt(table(5, 5, 4))).toBeNull();
+  expect(risesAt(table(1, 3, 5))).toBe(2);
+  expect(risesAt(table(5, 2, 4, 1))).toBe(2);
+  expect(risesAt(table(3, 3))).toBe(1);
 });

@@ -12,7 +12,7 @@ import { pumpDuty } from "@/core/water/pumpDuty";
 import { PumpPicture } from "@/features/frame/plan/PumpPicture";
 import { useUnits } from "@/ui/units";
 import { PumpChart } from "./pump/PumpChart";
-import { verdictWords } from "./pump/PumpFigures";
+import { beginsLateWords, verdictWords } from "./pump/PumpFigures";
 
 interface PumpSoFarProps {
   /** What the loop waters: its lines and banks count, beside the pipe to them. */
@@ -29,6 +29,7 @@ export function PumpSoFar({ stands }: PumpSoFarProps) {
   if (!real) return null;
   if (!worked) return <p className="text-soft">The pump is drawn here once its figures are complete.</p>;
   const flow = (lph: number) => quantityText(lph, "flow", units);
+  const beginsLate = beginsLateWords(real, flow);
   if (worked.kind === "network") {
     const { pipes, trial } = worked;
     return (
@@ -37,6 +38,7 @@ export function PumpSoFar({ stands }: PumpSoFarProps) {
           It gives <span className="figure">{flow(trial.low.flow.flowLph)}</span> with all banks open.{" "}
           <span className={trial.shareOfWanted < 1 ? "font-bold text-alarm" : ""}>{verdictWords(trial, flow)}</span>
         </figcaption>
+        {beginsLate && <p className="text-sm">{beginsLate}</p>}
         <PumpChart pipes={pipes} pump={real} trial={trial} isOpen={ALL_OPEN} />
       </figure>
     );
@@ -54,6 +56,7 @@ export function PumpSoFar({ stands }: PumpSoFarProps) {
           </>
         )}
       </figcaption>
+      {beginsLate && <p className="text-sm">{beginsLate}</p>}
       <PumpPicture
         curve={curve}
         system={(lph) => system.staticLiftM + system.headWantedM + pipeHeadLossM(lph, system.pipe)}

@@ -25,6 +25,8 @@ export function waterRefusalWords(refusal: WaterRefusal): string {
       return "Enter a roof as a source of rain, and a store that it fills.";
     case "nothing-drawn":
       return "Nothing drinks in the days ahead: plan batches first.";
+    case "pump-rises":
+      return `The head rises again at point ${refusal.point}: a pump gives less head the more it moves. The figures of two points may be swapped, or flow and head.`;
     case "ions-out":
       return `${balanceWords(refusal.balance)} ${slipWords(refusal.balance.slips)} Or tick this to keep it as it is:`;
   }

@@ -124,6 +124,8 @@ function refusedFor(fault: GardenFault, changes: Changes): RefusedError {
       const field = changes.house?.updated[fault.house] ? "lengthM" : "xM";
       return new RefusedError({ room: "place", kind: "clash", clash: fault.clash }, field);
     }
+    case "pump-rises":
+      return new RefusedError({ room: "water", kind: "pump-rises", point: fault.point + 1 }, "pump.points");
     case "ions-out":
       return new RefusedError({ room: "water", kind: "ions-out", balance: fault.balance }, "balanceDoubted");
     case "stock-conflict": {

@@ -3,7 +3,7 @@ import type { Loop } from "@/core/garden/garden";
 import { SPIGOT_HEAD_M, type LoopBank } from "@/core/garden/loopPipes";
 import { PUMP_EFFICIENCY, type PumpTrial } from "@/core/garden/pumpTrial";
 import { turnoverPerHour } from "@/core/place/turnoverPerHour";
-import { realPumpOf } from "@/core/water/loopPump";
+import { realPumpOf, type LoopPump } from "@/core/water/loopPump";
 import { formatNumber, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
@@ -58,6 +58,7 @@ export function PumpFigures({ loop, trial, clean, neededM, banks, minutesPerDay 
       {trial.measureIt && (
         <p className="mt-1 font-bold">That is too near to say from a label: measure it, with a bucket and a watch.</p>
       )}
+      {loop.pump && beginsLateWords(loop.pump, text) && <p className="mt-1">{beginsLateWords(loop.pump, text)}</p>}
       {low.flow.isBeforeCurve && (
         <p className="mt-1 font-bold">It would work where its curve is humped or not known: it may not run steadily.</p>
       )}
@@ -95,6 +96,12 @@ export function PumpFigures({ loop, trial, clean, neededM, banks, minutesPerDay 
       </dl>
     </section>
   );
+}
+
+/** What a table leaves open that does not begin at no flow; null for every other. */
+export function beginsLateWords(pump: LoopPump, text: (lph: number) => string): string | null {
+  if (pump.kind !== "table" || pump.points[0]!.flowLph === 0) return null;
+  return `Its table begins at ${text(pump.points[0]!.flowLph)}: how high it lifts at no flow is not known. Add a point for no flow: close its outlet a moment and read how high the water stands in a hose.`;
 }
 
 /** Under this of what it wants a bank shows it. */
