@@ -100,38 +100,41 @@ function chanceUnderHalf({ flowLph, reaches }: PlantShare, blockedShare: number)
   const flows = reaches.map((reach) => reach.flowLph);
   const middle = flows.length >> 1;
   const some = statesOf(flows.slice(0, middle), blockedShare);
-  const others = statesOf(flows.slice(middle), blockedShare).sort((one, other) => one.flowLph - other.flowLph);
-  const upTo = [0];
-  for (const { chance } of others) upTo.push(upTo.at(-1)! + chance);
+  const others = statesOf(flows.slice(middle), blockedShare);
   const half = flowLph * (0.5 - JUST_HALF);
-  return some.reduce((sum, state) => {
-    const below = countUnder(others, half - state.flowLph);
-    return sum + state.chance * upTo[below]!;
-  }, 0);
-}
-
-interface State {
-  readonly flowLph: number;
-  readonly chance: number;
-}
-
-const statesOf = (flows: readonly number[], blockedShare: number): State[] =>
-  flows.reduce<State[]>(
-    (states, flow) =>
-      states.flatMap(({ flowLph, chance }) => [
-        { flowLph, chance: chance * blockedShare },
-        { flowLph: flowLph + flow, chance: chance * (1 - blockedShare) },
-      ]),
-    [{ flowLph: 0, chance: 1 }],
-  );
-
-/** How many of sorted states give less than so much. */
-function countUnder(states: readonly State[], flowLph: number): number {
-  let [low, high] = [0, states.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (states[middle]!.flowLph < flowLph) low = middle + 1;
-    else high = middle;
+  // The more one half gives, the fewer states of the other half leave too little.
+  let below = others.flowsLph.length;
+  let chanceBelow = others.chances.reduce((sum, chance) => sum + chance, 0);
+  let under = 0;
+  for (let at = 0; at < some.flowsLph.length; at++) {
+    const limitLph = half - some.flowsLph[at]!;
+    while (below > 0 && others.flowsLph[below - 1]! >= limitLph) chanceBelow -= others.chances[--below]!;
+    if (below === 0) break;
+    under += some.chances[at]! * chanceBelow;
   }
-  return low;
+  return under;
+}
+
+/** Every way in which some emitters may be blocked: what is left of their flow, rising, and its chance. */
+interface States {
+  readonly flowsLph: Float64Array;
+  readonly chances: Float64Array;
+}
+
+function statesOf(flows: readonly number[], blockedShare: number): States {
+  let states: States = { flowsLph: new Float64Array(1), chances: new Float64Array([1]) };
+  for (const flow of flows) states = withEmitter(states, flow, blockedShare);
+  return states;
+}
+
+/** With one more emitter: two rising rows, blocked and open, become one. */
+function withEmitter({ flowsLph, chances }: States, flow: number, blockedShare: number): States {
+  const count = flowsLph.length;
+  const merged: States = { flowsLph: new Float64Array(2 * count), chances: new Float64Array(2 * count) };
+  for (let at = 0, blocked = 0, open = 0; at < 2 * count; at++) {
+    const isBlocked = open === count || (blocked < count && flowsLph[blocked]! <= flowsLph[open]! + flow);
+    merged.flowsLph[at] = isBlocked ? flowsLph[blocked]! : flowsLph[open]! + flow;
+    merged.chances[at] = isBlocked ? chances[blocked++]! * blockedShare : chances[open++]! * (1 - blockedShare);
+  }
+  return merged;
 }

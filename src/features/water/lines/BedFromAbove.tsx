@@ -2,6 +2,7 @@
 import { useMemo, useRef } from "react";
 import { bedCoverage } from "@/core/water/bedCoverage";
 import { bedPlanOf, type DripLineAnswer } from "@/core/water/dripLine";
+import type { PointM } from "@/core/place/standLayout";
 import type { DripBeds } from "@/core/place/kinds/beds";
 import { quantityText } from "@/core/units/format";
 import { useElementWidth } from "@/ui/useElementWidth";
@@ -32,6 +33,14 @@ export function BedFromAbove({ spec, answer }: { readonly spec: DripBeds; readon
   ].join("; ");
   const [least, most] = [Math.min(...flows), Math.max(...flows)];
   const radius = Math.min(11, spec.pitchM * scale * 0.42);
+  // Hundreds of shapes of their own would take longer to draw than to work out.
+  const rings = (places: readonly PointM[], radiusAt: (at: number) => number) =>
+    places.map((place, at) => ring(place.xM * scale, place.yM * scale, radiusAt(at))).join("");
+  const sizeOf = (at: number) => {
+    const share = mean > 0 ? flows[at]! / mean : 0;
+    return { isShort: share < SHORT_SHARE, px: Math.max(2, radius * Math.sqrt(Math.min(1.6, share)) * 0.8) };
+  };
+  const plantRings = (short: boolean) => rings(plan.plants, (at) => (sizeOf(at).isShort === short ? sizeOf(at).px : 0));
   const text = (flow: number) => quantityText(flow, "flow", units);
   const words = `A plant gets ${text(least)} to ${text(most)}, ${text(mean)} in the mean`;
   return (
@@ -44,15 +53,7 @@ export function BedFromAbove({ spec, answer }: { readonly spec: DripBeds; readon
       >
         <g transform={`translate(${LEFT} 8)`}>
           <rect width={spec.lineLengthM * scale} height={height} className="fill-sheet stroke-ink" strokeWidth="1.5" />
-          {coverage.emitters.map(({ xM, yM }, at) => (
-            <circle
-              key={at}
-              cx={xM * scale}
-              cy={yM * scale}
-              r={plan.wettedRadiusM * scale}
-              className="fill-water-pale"
-            />
-          ))}
+          <path d={rings(coverage.emitters, () => plan.wettedRadiusM * scale)} className="fill-water-pale" />
           {plan.lines.map(({ yM }) => (
             <path
               key={yM}
@@ -61,24 +62,13 @@ export function BedFromAbove({ spec, answer }: { readonly spec: DripBeds; readon
               strokeWidth="2.5"
             />
           ))}
-          {coverage.emitters.map(({ xM, yM }, at) => (
-            <path key={at} d={`M${xM * scale} ${yM * scale - 4}v8`} className="stroke-water" strokeWidth="3" />
-          ))}
-          {plan.plants.map(({ xM, yM }, at) => {
-            const share = mean > 0 ? flows[at]! / mean : 0;
-            const isShort = share < SHORT_SHARE;
-            return (
-              <circle
-                key={at}
-                cx={xM * scale}
-                cy={yM * scale}
-                r={Math.max(2, radius * Math.sqrt(Math.min(1.6, share)) * 0.8)}
-                className={isShort ? "fill-ground stroke-alarm" : "fill-leaf stroke-ground"}
-                strokeWidth={isShort ? 2.5 : 1}
-                strokeDasharray={isShort ? "3 2" : undefined}
-              />
-            );
-          })}
+          <path
+            d={coverage.emitters.map(({ xM, yM }) => `M${xM * scale} ${yM * scale - 4}v8`).join("")}
+            className="stroke-water"
+            strokeWidth="3"
+          />
+          <path d={plantRings(false)} className="fill-leaf stroke-ground" strokeWidth="1" />
+          <path d={plantRings(true)} className="fill-ground stroke-alarm" strokeWidth="2.5" strokeDasharray="3 2" />
         </g>
       </svg>
       <figcaption className="mt-1 text-sm text-soft">
@@ -88,4 +78,11 @@ export function BedFromAbove({ spec, answer }: { readonly spec: DripBeds; readon
       </figcaption>
     </figure>
   );
+}
+
+/** A circle as a part of a path; none without a radius. */
+function ring(x: number, y: number, radiusPx: number): string {
+  if (radiusPx <= 0) return "";
+  const [r, d] = [radiusPx.toFixed(2), (2 * radiusPx).toFixed(2)];
+  return `M${(x - radiusPx).toFixed(2)} ${y.toFixed(2)}a${r} ${r} 0 1 0 ${d} 0a${r} ${r} 0 1 0 -${d} 0`;
 }

@@ -89,14 +89,14 @@ export function LineChart({ answer, headM }: { readonly answer: DripLineAnswer; 
           on its label
         </text>
         {lateral.count <= MOST_DOTS ? (
-          Array.from(solved.flowsLph, (value, at) => (
-            <path
-              key={at}
-              d={`M${x(atM(at))} ${FLOW.bottom}V${flowY(flow.of(value))}`}
-              className="stroke-water"
-              strokeWidth={Math.max(1.5, Math.min(6, (0.5 * (right - LEFT)) / lateral.count))}
-            />
-          ))
+          <path
+            d={Array.from(
+              solved.flowsLph,
+              (value, at) => `M${x(atM(at))} ${FLOW.bottom}V${flowY(flow.of(value))}`,
+            ).join("")}
+            className="stroke-water"
+            strokeWidth={Math.max(1.5, Math.min(6, (0.5 * (right - LEFT)) / lateral.count))}
+          />
         ) : (
           <path
             d={path(solved.flowsLph, (value) => flowY(flow.of(value)))}

@@ -163,7 +163,7 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
         </aside>
       </div>
       {compared.spec.kind === "drip-beds" && <SpacingTable spec={compared.spec} headM={compared.headM} />}
-      {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={triedHeadM} />}
+      {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={compared.headM} />}
     </>
   );
 }

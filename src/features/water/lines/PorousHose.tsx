@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { STAND } from "@/core/garden/entities/place";
 import type { Stand } from "@/core/garden/garden";
 import type { DripBeds } from "@/core/place/kinds/beds";
@@ -38,7 +38,7 @@ const REFUSALS: Readonly<Record<PorousRefusal | "too-steep", string>> = {
 };
 
 /** A porous hose has no emitters to count: it is known by what one metre gives at two heads. */
-export function PorousHose({
+export const PorousHose = memo(function PorousHose({
   stand,
   spec,
   headM,
@@ -58,11 +58,13 @@ export function PorousHose({
   );
   const blanks = useBlanks(`draft:hose:${stand.id}`, MEASURES, first, units);
   const { good, problems } = blanks;
-  const found = porousHose({ ...EXAMPLE, ...good, minutes: MINUTES });
-  const hose = typeof found === "object" && found.exponent > GREATEST_EXPONENT ? "too-steep" : found;
+  const hose = useMemo(() => {
+    const found = porousHose({ ...EXAMPLE, ...good, minutes: MINUTES });
+    return typeof found === "object" && found.exponent > GREATEST_EXPONENT ? "too-steep" : found;
+  }, [good]);
   const save = useCommand(saveStand, { done: "Saved" });
-  const laid = typeof hose === "object" ? withPorousHose(spec, hose) : null;
-  const answer = laid && dripLine(laid, headM);
+  const laid = useMemo(() => (typeof hose === "object" ? withPorousHose(spec, hose) : null), [spec, hose]);
+  const answer = useMemo(() => laid && dripLine(laid, headM), [laid, headM]);
   return (
     <details className="mt-8">
       <summary className="min-h-11 cursor-pointer">
@@ -105,4 +107,4 @@ export function PorousHose({
       </p>
     </details>
   );
-}
+});
