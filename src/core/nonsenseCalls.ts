@@ -614,6 +614,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
         turns: 1,
         stands: [
           {
+            key: "1:1",
             name: "Bank",
             lines: 12,
             lineFlowLph: 90,
@@ -621,6 +622,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
             limited: false,
             sitesPerLine: 24,
             share: 1,
+            leastPlantShare: 0.9,
             plants: 200,
             needLpd: 40,
           },
@@ -959,6 +961,8 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/stillWater#stillStands",
       "garden/stillWater#vesselOf",
       "garden/refills#sourceRefills",
+      "garden/ladderStands#ladderStands",
+      "garden/loopPipes#bankName",
       "garden/standFlows#standFlows",
       "garden/waterQuality#sourceQualities",
       "garden/waterQuality#isAnalysed",
@@ -985,6 +989,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "water/loopPump#realPumpOf",
       "water/loopPump#pumpSystem",
       "garden/tank#loopLadder",
+      "garden/tank#endsOf",
       "garden/tank#tankLimits",
     ].map((name) => [name, GARDEN]),
   ),

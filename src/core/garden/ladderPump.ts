@@ -4,7 +4,8 @@ import { fittingsK, PIPE_SIZES } from "../water/pipeSizes";
 import { curveOf, type KnownPump } from "../water/pumpCurve";
 import { pumpDuty } from "../water/pumpDuty";
 import type { Loop, Stand } from "./garden";
-import { loopPipes, solveBanks, wantedBy, type LoopAnswer, type LoopPipes } from "./loopPipes";
+import { memo } from "./memo";
+import { loopPipes, solveBanks, wantedBy, type LoopAnswer, type LoopBank, type LoopPipes } from "./loopPipes";
 import { pumpSystem, realPumpOf } from "../water/loopPump";
 
 /** Less lift that the ladder tries, m. */
@@ -13,7 +14,9 @@ const LESS_LIFT_M = 0.1;
 /** What the pump of a loop does on its pipes, and how much of what it wants each stand gets at its worst bank. */
 export interface PumpOnPipes {
   readonly pump: LadderPump;
-  /** By the ids of the stands. */
+  /** Of what it wants, what each bank gets while its turn is on. */
+  readonly banks: readonly { readonly bank: LoopBank; readonly share: number }[];
+  /** The least of them by the ids of the stands. */
   readonly shares: ReadonlyMap<number, number>;
 }
 
@@ -26,6 +29,11 @@ export interface PumpOnPipes {
  * @source solveBanks
  */
 export function pumpOnPipes(loop: Loop, stands: readonly Stand[]): PumpOnPipes | null {
+  // A page asks for it more than once.
+  return memo("pump on pipes", [loop, ...stands], () => workedOut(loop, stands));
+}
+
+function workedOut(loop: Loop, stands: readonly Stand[]): PumpOnPipes | null {
   const { pump } = loop;
   if (!pump) return null;
   const pipes = loopPipes(loop, stands);
@@ -37,7 +45,7 @@ export function pumpOnPipes(loop: Loop, stands: readonly Stand[]): PumpOnPipes |
     const flowLph = real ? pumpDuty(pumpSystem(real)).flowLph : 0;
     const idle = { by, lessLift: null, widerPipe: null, banks: 0, wantedLph: 0, flowLph } as const;
     const main = { boreMm: pump.boreMm, lengthM: pump.pipeLengthM, lossM: 0, headThereM: 0, neededM: 0 };
-    return { pump: { ...idle, liftM, main }, shares: new Map() };
+    return { pump: { ...idle, liftM, main }, banks: [], shares: new Map() };
   }
   const turns = turnsOf(pipes, loop.turns);
   const solved = turns.map((isOpen) => ({ isOpen, answer: solveBanks(pipes, pipes.lowWaterM, isOpen, real) }));
@@ -54,6 +62,9 @@ export function pumpOnPipes(loop: Loop, stands: readonly Stand[]): PumpOnPipes |
     ...{ lengthM: pump.pipeLengthM, boreMm: pump.boreMm },
     fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
   });
+  const banks = solved.flatMap(({ answer }) =>
+    answer.banks.flatMap(({ bank, share }) => (share === null ? [] : [{ bank, share }])),
+  );
   return {
     pump: {
       ...{ by, flowLph, wantedLph, liftM, banks: pipes.banks.length },
@@ -72,7 +83,8 @@ export function pumpOnPipes(loop: Loop, stands: readonly Stand[]): PumpOnPipes |
         neededM: (real ? liftM : 0) + pump.headWantedM + lossM,
       },
     },
-    shares: sharesOf(solved.map(({ answer }) => answer)),
+    banks,
+    shares: leastByStand(banks),
   };
 }
 
@@ -90,10 +102,8 @@ function turnsOf({ banks }: LoopPipes, turns: number): ((key: string) => boolean
   return groups.map((keys) => (key) => keys.includes(key));
 }
 
-function sharesOf(answers: readonly LoopAnswer[]): Map<number, number> {
+function leastByStand(banks: PumpOnPipes["banks"]): Map<number, number> {
   const shares = new Map<number, number>();
-  for (const { banks } of answers)
-    for (const { bank, share } of banks)
-      if (share !== null) shares.set(bank.standId, Math.min(share, shares.get(bank.standId) ?? Infinity));
+  for (const { bank, share } of banks) shares.set(bank.standId, Math.min(share, shares.get(bank.standId) ?? Infinity));
   return shares;
 }

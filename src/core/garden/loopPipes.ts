@@ -33,13 +33,21 @@ export interface LoopBank {
   /** Of the stand's valves, counted from 1. */
   readonly valve: number;
   readonly valves: number;
+  /** Lines that are fed by themselves. */
   readonly lines: number;
+  /** The first of them, counted from 0 over the stand. */
+  readonly firstLine: number;
   readonly wantedLph: number;
   readonly network: NetworkBank;
 }
 
 /** What the pipes need to know of a stand. */
 export type PipedStand = Pick<Stand, "id" | "name" | "spec">;
+
+/** A bank as people call it: its stand, and its valve where there are several. */
+export function bankName({ stand, valve, valves }: LoopBank): string {
+  return valves > 1 ? `${stand}, valve ${valve}` : stand;
+}
 
 /** A loop as pipes and valves. */
 export interface LoopPipes {
@@ -144,6 +152,7 @@ function banksOf({ id, name, spec }: PipedStand, pump: LoopPump, elevationM: num
       valve: valve + 1,
       valves,
       lines,
+      firstLine: valve * perValve,
       wantedLph: lines * flow.lineFlowLph,
       network: {
         atMain: 0,

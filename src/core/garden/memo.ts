@@ -17,7 +17,9 @@ const MOST = 4;
  */
 export function memo<Value>(name: string, from: readonly [object, ...unknown[]], make: () => Value): Value {
   const own = entries.get(from[0]) ?? [];
-  const found = own.find((entry) => entry.name === name && entry.from.every((part, index) => part === from[index]));
+  const isSame = (entry: Entry) =>
+    entry.from.length === from.length && entry.from.every((part, index) => part === from[index]);
+  const found = own.find((entry) => entry.name === name && isSame(entry));
   if (found) return found.value as Value;
   const value = make();
   const others = own.filter((entry) => entry.name !== name);

@@ -56,10 +56,10 @@ function longerBy(timer: TimerProgram, minutes: number): TimerProgram | null {
 }
 
 /** Every remedy that a ladder names and that is a figure of the loop, with the ladder as it would be. */
-export function remediesOf(worked: Worked, loop: Loop, ladder: Ladder): Remedy[] {
+export function remediesOf(worked: Worked, loop: Loop, ladder: Ladder, follow?: string): Remedy[] {
   const eases = new Map(ladder.rungs.flatMap(({ eases: own }) => own).map((ease) => [JSON.stringify(ease), ease]));
   return [...eases.values()].flatMap((ease) => {
     const change = changeBy(loop, ease);
-    return change ? [{ ease, change, ladder: loopLadder(worked, { ...loop, ...change }) }] : [];
+    return change ? [{ ease, change, ladder: loopLadder(worked, { ...loop, ...change }, follow) }] : [];
   });
 }

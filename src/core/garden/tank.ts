@@ -3,8 +3,8 @@ import { sourceLimitLpd } from "./supply";
 import type { Worked } from "./worked";
 import { ladder, type Ladder } from "../water/ladder";
 import { pumpOnPipes } from "./ladderPump";
+import { ladderStands } from "./ladderStands";
 import { loopTankRoom, type TankRoom } from "../place/standWater";
-import { standFlow } from "../place/standFlow";
 import { standingOnStand } from "./standing";
 import type { Loop, Stand } from "./garden";
 
@@ -18,33 +18,20 @@ export function greatestFillL(tankL: number, drainBackL: number): number {
   return Math.max(0, tankL * (1 - FREEBOARD_SHARE) - drainBackL);
 }
 
-/** The rung ladder of a loop today. */
-export function loopLadder(season: Worked, loop: Loop): Ladder {
+/** The rung ladder of a loop today. @param follow key of a bank to follow the water to; the one worst off, unless said */
+export function loopLadder(season: Worked, loop: Loop, follow?: string): Ladder {
   const { plan, garden: rows } = season;
   const offset = plan.today - plan.from;
   const standsOf = rows.stands.filter((stand) => stand.loopId === loop.id);
   const pumped = pumpOnPipes(loop, standsOf);
-  const worked = ladder({
+  return ladder({
     kind: loop.kind,
     drainShare: loop.drainShare,
     pump: pumped?.pump ?? null,
     timer: loop.timer,
     turns: loop.turns,
-    stands: standsOf.map((stand) => {
-      const flow = standFlow(stand.spec);
-      const { plants, needLpd } = standingOnStand(season, stand.id, plan.today);
-      return {
-        name: stand.name,
-        lines: flow.feeds,
-        lineFlowLph: flow.lineFlowLph,
-        linesPerValve: Math.ceil(flow.linesPerValve / flow.linesPerRun),
-        limited: flow.limited,
-        sitesPerLine: flow.sitesPerFeed,
-        share: pumped ? (pumped.shares.get(stand.id) ?? 1) : 1,
-        plants,
-        needLpd,
-      };
-    }),
+    stands: ladderStands(season, loop, standsOf, pumped),
+    ...(follow !== undefined && { follow }),
     injector:
       loop.feeding === "injector" && loop.injectorLeastLph !== null
         ? { leastLph: loop.injectorLeastLph, greatestLph: loop.injectorGreatestLph! }
@@ -56,7 +43,14 @@ export function loopLadder(season: Worked, loop: Loop): Ladder {
       capacityL: rows.stores.reduce((sum, store) => sum + store.capacityL, 0),
     },
   });
-  return worked;
+}
+
+/** The ends that the water of a loop can be followed to. */
+export function endsOf(season: Worked, loop: Loop): { readonly key: string; readonly name: string }[] {
+  const stands = season.garden.stands.filter((stand) => stand.loopId === loop.id);
+  return ladderStands(season, loop, stands, pumpOnPipes(loop, stands))
+    .filter(({ lineFlowLph }) => lineFlowLph > 0)
+    .map(({ key, name }) => ({ key, name }));
 }
 
 export interface TankLimits extends Pick<TankRoom, "drainBackL" | "pipeL"> {

@@ -3,16 +3,20 @@ import type { Dimension } from "../units/dimensions";
 import { injectorVerdict } from "./injector";
 import { timerMinutes, type TimerProgram } from "./timer";
 
-/** Something that the loop feeds: the lines of one stand. */
+/** Something that the loop feeds: the lines of one stand that one valve opens, or of a stand without pipes of its own. */
 export interface LadderStand {
+  /** Tells it apart. */
+  readonly key: string;
   readonly name: string;
   readonly lines: number;
   readonly lineFlowLph: number;
   readonly linesPerValve: number;
   readonly limited: boolean;
   readonly sitesPerLine: number;
-  /** Of what its lines want, what the bank of it that gets least is given; 1 where nothing is pumped. */
+  /** Of what its lines want, what they are given; 1 where nothing is pumped. */
   readonly share: number;
+  /** Of an even share of its line, what the plant gets that gets least. */
+  readonly leastPlantShare: number;
   /** Plants there today, and litres a day they drink together. */
   readonly plants: number;
   readonly needLpd: number;
@@ -53,6 +57,8 @@ export interface LadderInput {
   readonly stands: readonly LadderStand[];
   readonly injector: { readonly leastLph: number; readonly greatestLph: number } | null;
   /** The whole garden's water: litres a day wanted, what sources without a store can give, and what is stored. */
+  /** The bank to follow the water to; the one whose plants are worst off, unless said. */
+  readonly follow?: string;
   readonly garden: {
     readonly needLpd: number;
     readonly sourcesLpd: number;
@@ -72,7 +78,13 @@ export type RungOf =
   | { readonly kind: "main"; readonly boreMm: number; readonly lengthM: number; readonly lossM: number }
   | { readonly kind: "bank"; readonly stand: string; readonly linesOpen: number }
   | { readonly kind: "line"; readonly stand: string; readonly limited: boolean }
-  | { readonly kind: "plant"; readonly stand: string; readonly perPlantLph: number; readonly plants: number };
+  | {
+      readonly kind: "plant";
+      readonly stand: string;
+      readonly perPlantLph: number;
+      readonly plants: number;
+      readonly leastPlantShare: number;
+    };
 export type RungKind = RungOf["kind"];
 
 /** Something that would ease a rung, worked out. */
@@ -100,13 +112,13 @@ export type Rung = RungOf & {
 
 export interface Ladder {
   readonly rungs: readonly Rung[];
+  /** Of the bank that the water is followed to; null where nothing is piped. */
+  readonly followed: string | null;
   /** Index of the rung with the least to spare; null where the loop needs nothing. */
   readonly tightest: number | null;
   readonly wantedFlowLph: number;
   readonly pumpFlowLph: number;
   readonly runMinutesPerDay: number;
-  /** Litres that a plant is given a day, on the stand where that is least against its need. */
-  readonly givenPerPlantLpd: number;
 }
 
 /** Days of the garden's need that a store should hold before it counts as tight. */
@@ -126,7 +138,8 @@ export function ladder(input: LadderInput): Ladder {
   const pumpFlowLph = input.pump?.flowLph ?? 0;
   const minutes = timerMinutes(input.timer);
   const plumbed = input.stands.filter((stand) => stand.lineFlowLph > 0);
-  const worst = plumbed.map((stand) => plantRung(stand, input, minutes)).sort((a, b) => a.rung.ratio - b.rung.ratio)[0];
+  const ends = plumbed.map((stand) => plantRung(stand, input, minutes)).sort((a, b) => a.rung.ratio - b.rung.ratio);
+  const worst = ends.find(({ stand }) => stand.key === input.follow) ?? ends[0];
   const rungs: Rung[] = [
     sourceRung(input),
     // Without a store there is nothing to last.
@@ -141,11 +154,11 @@ export function ladder(input: LadderInput): Ladder {
   const tightest = wanting.sort((a, b) => a.rung.ratio - b.rung.ratio)[0]?.index ?? null;
   return {
     rungs,
+    followed: worst?.stand.key ?? null,
     tightest,
     wantedFlowLph,
     pumpFlowLph,
     runMinutesPerDay: minutes,
-    givenPerPlantLpd: worst?.rung.canGive ?? 0,
   };
 }
 
@@ -159,6 +172,7 @@ function requireLadderInput({ drainShare, turns, stands, pump, injector, garden 
       linesPerValve: [1, 1_000_000, "whole"],
       sitesPerLine: [0, 1_000_000, "whole"],
       share: [0, GREATEST],
+      leastPlantShare: [0, 1],
       plants: [0, GREATEST],
       needLpd: [0, GREATEST],
     });
@@ -305,9 +319,10 @@ function lineRung(stand: LadderStand): Rung {
 function plantRung(stand: LadderStand, input: LadderInput, minutes: number): { stand: LadderStand; rung: Rung } {
   const minutesOwn = minutes / input.turns;
   const perPlantLph = stand.sitesPerLine > 0 ? (stand.lineFlowLph * stand.share) / stand.sitesPerLine : 0;
-  const given = (perPlantLph * minutesOwn) / 60;
+  const leastLph = perPlantLph * stand.leastPlantShare;
+  const given = (leastLph * minutesOwn) / 60;
   const need = stand.plants > 0 ? stand.needLpd / stand.plants / (1 - input.drainShare) : 0;
-  const moreMinutes = perPlantLph > 0 ? Math.ceil(((need - given) / perPlantLph) * 60) : 0;
+  const moreMinutes = leastLph > 0 ? Math.ceil(((need - given) / leastLph) * 60) : 0;
   return {
     stand,
     rung: rung({
@@ -315,6 +330,7 @@ function plantRung(stand: LadderStand, input: LadderInput, minutes: number): { s
       stand: stand.name,
       perPlantLph,
       plants: stand.plants,
+      leastPlantShare: stand.leastPlantShare,
       canGive: given,
       needs: need,
       dimension: "volume",

@@ -108,6 +108,7 @@ const loop = (more: Partial<LadderInput> = {}): LadderInput => ({
   },
   stands: [
     {
+      key: "1:1",
       name: "Bank",
       lines: 36,
       lineFlowLph: 90,
@@ -115,6 +116,7 @@ const loop = (more: Partial<LadderInput> = {}): LadderInput => ({
       limited: false,
       sitesPerLine: 24,
       share: 1.2,
+      leastPlantShare: 1,
       plants: 600,
       needLpd: 90,
     },
@@ -159,6 +161,7 @@ test("drip: a plant gets its emitters' share for the minutes that run, and more 
     injector: { leastLph: 20, greatestLph: 2500 },
     stands: [
       {
+        key: "2:1",
         name: "Beds",
         lines: 6,
         lineFlowLph: 100,
@@ -166,6 +169,7 @@ test("drip: a plant gets its emitters' share for the minutes that run, and more 
         limited: true,
         sitesPerLine: 100,
         share: 1,
+        leastPlantShare: 1,
         plants: 500,
         needLpd: 400,
       },
@@ -183,6 +187,18 @@ test("drip: a plant gets its emitters' share for the minutes that run, and more 
     verdict: "short",
     eases: [{ kind: "open-together", stand: "Beds" }],
   });
+});
+
+test("the water is followed to the bank whose plants are worst off, or to one that is asked for; the plant that gets least counts", () => {
+  const [bank] = loop().stands;
+  const banks = [bank!, { ...bank!, key: "1:2", name: "Far", share: 0.9, leastPlantShare: 0.5 }];
+  const worst = ladder(loop({ stands: banks }));
+  expect(worst.followed).toBe("1:2");
+  expect(worst.rungs.at(-1)).toMatchObject({ stand: "Far", canGive: ((90 * 0.9) / 24) * 0.5 * 24 });
+  const asked = ladder(loop({ stands: banks, follow: "1:1" }));
+  expect(asked.followed).toBe("1:1");
+  expect(asked.rungs.at(-1)).toMatchObject({ stand: "Bank" });
+  expect(ladder(loop({ stands: banks, follow: "gone" })).followed).toBe("1:2");
 });
 
 test("a loop that feeds nothing wants nothing", () => {

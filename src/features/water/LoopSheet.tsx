@@ -10,7 +10,9 @@ import type { Loop, Stand } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
+import { usePageRouter } from "@/ui/PageLink";
 import { Picker } from "@/ui/Picker";
+import { ChoiceBlank } from "@/ui/blank/Blank";
 import { useUnits } from "@/ui/units";
 import { LoopNeed, type LoopNeedProps } from "./LoopNeed";
 import { TimerChecks, type TimerChecksProps } from "./TimerChecks";
@@ -42,14 +44,17 @@ export interface LoopSheetProps {
   readonly limits: TankLimits | null;
   readonly flows: readonly StandFlowView[];
   readonly stands: readonly Stand[];
+  /** What the water can be followed to. */
+  readonly banks: readonly { readonly key: string; readonly name: string }[];
   readonly recipes: readonly Named[];
   readonly sources: readonly Named[];
 }
 
 /** A loop from source to plant, its tightest rung in words, and its timer. */
 export function LoopSheet(props: LoopSheetProps) {
-  const { loops, loop, ladder, remedies, need, checks, limits, flows, stands, recipes, sources } = props;
+  const { loops, loop, ladder, remedies, need, checks, limits, flows, stands, banks, recipes, sources } = props;
   const units = useUnits();
+  const router = usePageRouter();
   const [editing, setEditing] = useOpened<"loop" | "new">("water");
   const [tried, setTried] = useState<Remedy | null>(null);
   return (
@@ -65,6 +70,19 @@ export function LoopSheet(props: LoopSheetProps) {
       {loop && ladder ? (
         <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_330px]">
           <div>
+            {banks.length > 1 && (
+              <p className="sentence no-print mb-3 text-xl">
+                The water is followed to{" "}
+                <ChoiceBlank
+                  name="bank"
+                  label="The water is followed to"
+                  value={(tried?.ladder ?? ladder).followed ?? banks[0]!.key}
+                  options={banks.map(({ key, name }) => ({ value: key, label: name }))}
+                  onValue={(key) => router.push(`/water?loop=${loop.id}&bank=${key}`, { scroll: false })}
+                />
+                .
+              </p>
+            )}
             {tried && <TriedRemedy loop={loop} remedy={tried} onDone={() => setTried(null)} />}
             <RungLadder ladder={tried?.ladder ?? ladder} />
             <StandFlows flows={flows} />

@@ -7,6 +7,7 @@ import type { SupplyHorizon } from "@/core/water/supply";
 import type { Source } from "@/core/garden/garden";
 import type { Store } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
+import { CautionNote } from "@/ui/Caution";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { ShortageList, type ShortageListProps } from "@/ui/ShortageList";
@@ -32,6 +33,11 @@ export interface SupplySheetProps {
   readonly years: StoreYearsProps["years"];
   readonly refills: readonly SourceRefill[];
 }
+
+const CAUTION = {
+  short: "Drinking water: backflow prevention as the local code asks for. Tanks: covered, and out of children’s reach.",
+  more: "Between the mains and any tank, injector or drip line belongs an air gap or a tested device, as the local code asks for, put in by a licensed plumber. Label every outlet that is not for drinking. Cover and fence tanks and ponds against children. A full cubic metre weighs over a tonne: level, bearing ground.",
+} as const;
 
 type Editing = { readonly source: number | null } | { readonly store: number | null };
 
@@ -113,6 +119,7 @@ export function SupplySheet({ today, supply, sources, limits, stores, short, yea
             </div>
           </Only>
           <Refills refills={refills} />
+          <CautionNote {...CAUTION} />
         </section>
         <div>
           <ShortageList {...short} />

@@ -17,7 +17,7 @@ const rung = (ratio: number, eases: Rung["eases"]): Rung => ({
 });
 const ladder = (ratio: number, eases: Rung["eases"] = []): Ladder => ({
   ...{ rungs: [rung(ratio, eases)], tightest: 0, wantedFlowLph: 1000, pumpFlowLph: 1000 * ratio },
-  ...{ runMinutesPerDay: 60, givenPerPlantLpd: 1 },
+  ...{ runMinutesPerDay: 60, followed: null },
 });
 const remedy: Remedy = { ease, change: { turns: 2 }, ladder: ladder(1.3) };
 

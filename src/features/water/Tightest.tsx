@@ -10,13 +10,16 @@ import { Only } from "@/features/frame/who";
 import { saveLoop } from "@/server/water/actions";
 import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
-import { easeWords, rungName } from "./words";
+import { COST_WORDS, EASE_COST, easeWords, rungName } from "./words";
 
-/** What would ease the rungs that fall short, from the source on; where none does, the tightest one. */
+/** What would ease the rungs that fall short, where none does the tightest one; the cheapest first. */
 function easesOf(ladder: Ladder, tight: Rung): Ease[] {
   const short = ladder.rungs.filter((rung) => rung.verdict === "short");
   const eases = (short.length > 0 ? short : [tight]).flatMap((rung) => rung.eases);
-  return [...new Map(eases.map((ease) => [JSON.stringify(ease), ease])).values()];
+  const costs = Object.keys(COST_WORDS);
+  return [...new Map(eases.map((ease) => [JSON.stringify(ease), ease])).values()].sort(
+    (one, two) => costs.indexOf(EASE_COST[one.kind]) - costs.indexOf(EASE_COST[two.kind]),
+  );
 }
 
 const tightestOf = ({ rungs, tightest }: Ladder): Rung | null => (tightest === null ? null : rungs[tightest]!);
@@ -54,7 +57,7 @@ export function Tightest({
           const isTried = tried !== null && remedy === tried;
           return (
             <li key={JSON.stringify(ease)} className="border-l-[6px] border-leaf bg-leaf-pale px-3 py-2">
-              {easeWords(ease, units)}
+              {easeWords(ease, units)} <span className="text-sm text-soft">({COST_WORDS[EASE_COST[ease.kind]]})</span>
               {remedy && (
                 <Button
                   look="quiet"

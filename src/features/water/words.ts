@@ -122,10 +122,14 @@ export function rungDetail(rung: RungOf, units: UnitPreferences): string {
       return `${rung.linesOpen} ${rung.linesOpen === 1 ? "line" : "lines"} on one valve`;
     case "line":
       return rung.limited
-        ? "all its emitters together; they give more with more head, unless they are pressure compensating"
+        ? "all its emitters together, at the head that they have"
         : `open spigots; ${text(60, "lineFlow")} to ${text(120, "lineFlow")} is usual`;
-    case "plant":
-      return `${text(rung.perPlantLph, "flow")} while it runs; ${rung.plants > 0 ? `${counted(rung.plants, "plant")} there today` : "none there today"}`;
+    case "plant": {
+      const there = rung.plants > 0 ? `${counted(rung.plants, "plant")} there today` : "none there today";
+      const least =
+        rung.leastPlantShare < 0.995 ? `, the one with the least ${percentText(rung.leastPlantShare)} of it` : "";
+      return `${text(rung.perPlantLph, "flow")} while it runs${least}; ${there}`;
+    }
   }
 }
 
@@ -141,7 +145,7 @@ export const RUNG_HOW: Readonly<Record<RungKind, string>> = {
   bank: "What the network gives the bank of this stand that gets least, against what its lines want.",
   line: "What a line of that bank gets, against what it wants.",
   plant:
-    "Flow of the line ÷ its sites × minutes the timer runs, against what a plant drinks a day in its stage (and the drain share of a run-to-waste loop).",
+    "Flow of the line ÷ its sites × what the plant gets that gets least, by its place among the emitters and along the line × minutes the timer runs, against what a plant drinks a day in its stage (and the drain share of a run-to-waste loop).",
 };
 
 /** What would ease a rung, in one sentence. */
@@ -168,6 +172,20 @@ export function easeWords(ease: Ease, units: UnitPreferences): string {
       return `Run the timer ${ease.minutes} minutes more a day.`;
   }
 }
+
+/** What an ease costs to try: those that cost nothing come first. */
+export const EASE_COST: Readonly<Record<Ease["kind"], "nothing" | "work" | "pipe">> = {
+  "unmet-without-store": "nothing",
+  "spare-the-store": "nothing",
+  "more-turns": "nothing",
+  "own-turn": "nothing",
+  "open-together": "nothing",
+  "longer-timer": "nothing",
+  "less-lift": "work",
+  "wider-riser": "pipe",
+  "wider-main": "pipe",
+};
+export const COST_WORDS = { nothing: "costs nothing", work: "an hour’s work", pipe: "a pipe to buy" } as const;
 
 /** The same in one line for a screen reader: what it can give and what is needed. */
 export function rungFigures({ canGive, needs, dimension }: Rung, units: UnitPreferences): readonly [string, string] {

@@ -7,6 +7,7 @@ const PARTS = {
   house: rowId("House"),
   stand: rowId("Stand"),
   loop: rowId("Loop"),
+  bank: Joi.string().pattern(/^\d{1,15}(:\d{1,5})?$/u),
   again: rowId("Tank"),
   cover: rowId("Variety"),
   batch: rowId("Batch"),
@@ -29,6 +30,7 @@ export interface ViewQuery {
   readonly house?: number;
   readonly stand?: number;
   readonly loop?: number;
+  readonly bank?: string;
   readonly again?: number;
   readonly cover?: number;
   readonly batch?: number;

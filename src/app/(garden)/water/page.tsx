@@ -12,7 +12,7 @@ import { now } from "@/server/session/clock";
 import { read } from "@/server/session/read";
 import { tankHistory } from "@/server/water/queries";
 import { standFlows } from "@/core/garden/standFlows";
-import { loopLadder, tankLimits } from "@/core/garden/tank";
+import { endsOf, loopLadder, tankLimits } from "@/core/garden/tank";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { waterTabs } from "./tabs";
@@ -26,11 +26,11 @@ export default async function WaterPage({
 }) {
   const worked = await season();
   const { garden: rows } = worked;
-  const { loop: asked } = viewQuery(await searchParams);
+  const { loop: asked, bank } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const stands = rows.stands.filter((stand) => loop !== null && stand.loopId === loop.id);
   const on = stands.map((stand) => stand.name);
-  const ladder = loop && loopLadder(worked, loop);
+  const ladder = loop && loopLadder(worked, loop, bank);
   const learned = loop && (await learnedOf(worked, loop));
   return (
     <Station
@@ -39,11 +39,11 @@ export default async function WaterPage({
       tabs={waterTabs("ladder", rows.stands)}
     >
       <LoopSheet
-        key={loop?.id}
+        key={`${loop?.id} ${bank ?? ""}`}
         loops={rows.loops.map(({ id, name }) => ({ id, name }))}
         loop={loop}
         ladder={ladder}
-        remedies={loop && ladder ? remediesOf(worked, loop, ladder) : []}
+        remedies={loop && ladder ? remediesOf(worked, loop, ladder, bank) : []}
         need={{
           litres: loop ? loopNeedLpd(worked.plan, loop.id) : 0,
           today: loop && standingOnLoop(worked, loop.id, worked.today),
@@ -54,6 +54,7 @@ export default async function WaterPage({
         limits={loop && tankLimits(worked, loop)}
         flows={loop ? standFlows(worked, loop) : []}
         stands={stands}
+        banks={loop ? endsOf(worked, loop) : []}
         recipes={rows.recipes.map(({ id, name }) => ({ id, name }))}
         sources={rows.sources.map(({ id, name }) => ({ id, name }))}
       />

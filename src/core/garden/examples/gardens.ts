@@ -302,7 +302,11 @@ const NET_FIELD: ExampleGarden = {
   setup: {
     place: { kind: "net house", name: "Net field", lengthM: 18, widthM: 10 },
     stands: [
-      { told: "beds", figures: { lines: 6, lengthM: 16, widthM: 0.9, spacingM: 0.3 }, young: false },
+      {
+        told: "beds",
+        figures: { lines: 6, lengthM: 16, widthM: 0.9, spacingM: 0.3, emitterLph: 1.1, emitterEveryM: 0.2 },
+        young: false,
+      },
       { told: "seedTrays", figures: { lines: 4, trays: 4, cells: 84 }, young: true },
     ],
     tank: { litres: 2000, underOutletsM: 0 },

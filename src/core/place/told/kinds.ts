@@ -143,6 +143,8 @@ export const TOLD_KINDS = {
       linesPerValve: told.lines!,
       lateralsPerBed: Math.max(1, Math.ceil(rowsIn(told) / 2)),
       ...(told.emitterHeadM !== undefined && { emitterHeadM: told.emitterHeadM }),
+      ...(told.emitterLph !== undefined && { emitterFlowLph: told.emitterLph }),
+      ...(told.emitterEveryM !== undefined && { emitterSpacingM: told.emitterEveryM }),
     }),
   },
   rafts: {

@@ -64,7 +64,7 @@ export const SpacingTable = memo(function SpacingTable({
                 aria-current={row.spacingM === spec.emitterSpacingM ? "true" : undefined}
                 className={`border-b border-rule ${row.spacingM === spec.emitterSpacingM ? "bg-water-pale font-bold" : ""}`}
               >
-                <th scope="row" className="py-1.5 text-left">
+                <th scope="row" className="whitespace-nowrap py-1.5 text-left">
                   {quantityText(row.spacingM, "smallLength", units)}
                 </th>
                 <td>{formatNumber(row.emittersPerPlant, 1)}</td>

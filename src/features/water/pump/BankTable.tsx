@@ -1,10 +1,9 @@
 "use client";
 import { Switch } from "radix-ui";
-import type { LoopPipes } from "@/core/garden/loopPipes";
+import { bankName, type LoopPipes } from "@/core/garden/loopPipes";
 import type { PumpTrial } from "@/core/garden/pumpTrial";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
-import { bankName } from "./PumpFigures";
 
 interface BankTableProps {
   readonly pipes: LoopPipes;

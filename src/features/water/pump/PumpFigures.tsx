@@ -1,6 +1,6 @@
 "use client";
 import type { Loop } from "@/core/garden/garden";
-import { SPIGOT_HEAD_M, type LoopBank } from "@/core/garden/loopPipes";
+import { bankName, SPIGOT_HEAD_M } from "@/core/garden/loopPipes";
 import { PUMP_EFFICIENCY, type PumpTrial } from "@/core/garden/pumpTrial";
 import { turnoverPerHour } from "@/core/place/turnoverPerHour";
 import { realPumpOf, type LoopPump } from "@/core/water/loopPump";
@@ -113,11 +113,6 @@ const shareOf = (clean: PumpTrial, { worst }: PumpTrial) =>
 /** The filter alone takes a bank under nine tenths of what it wants. */
 function clogsTooFar(trial: PumpTrial, clean: PumpTrial): boolean {
   return trial.shareOfWanted < LEAST_SHARE && shareOf(clean, trial) >= LEAST_SHARE;
-}
-
-/** A bank as people call it: its stand, and its valve where there are several. */
-export function bankName({ stand, valve, valves }: LoopBank): string {
-  return valves > 1 ? `${stand}, valve ${valve}` : stand;
 }
 
 /** Whether a pump does, in one or two sentences. */
