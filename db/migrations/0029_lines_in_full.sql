@@ -51,7 +51,8 @@ end $$;
 drop function line_row(text, jsonb);
 drop function line_spec(jsonb);
 drop function pump_with_lines(jsonb);
--- An analysis may be kept though its ions do not balance: somebody said so.
+-- Stands on a slope or on terraces. An analysis may be kept though its ions do not balance: somebody said so.
+alter table stand add column ground_m double precision not null default 0 check (ground_m between -50 and 50);
 alter table source add column balance_doubted boolean not null default false;
 alter table stand
   add constraint stand_measures check (measures_within(spec, '{

@@ -72,8 +72,8 @@ function sourceFaults(tables: Tables, id: number): GardenFault[] {
 }
 
 function pumpFaults(tables: Tables, id: number): GardenFault[] {
-  const { pump } = tables.loop![id] as unknown as Loop;
-  const point = pump?.kind === "table" ? risesAt(pump.points) : null;
+  const loop = tables.loop?.[id] as unknown as Loop | undefined;
+  const point = loop?.pump?.kind === "table" ? risesAt(loop.pump.points) : null;
   return point === null ? [] : [{ kind: "pump-rises", loop: id, point }];
 }
 

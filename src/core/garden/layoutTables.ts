@@ -28,6 +28,7 @@ export function liveLayout(rows: Garden, name: string): LayoutDocument {
       xM: stand.xM,
       yM: stand.yM,
       turned: stand.turned,
+      groundM: stand.groundM,
       spec: stand.spec,
     })),
   };

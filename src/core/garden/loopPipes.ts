@@ -42,7 +42,7 @@ export interface LoopBank {
 }
 
 /** What the pipes need to know of a stand. */
-export type PipedStand = Pick<Stand, "id" | "name" | "spec">;
+export type PipedStand = Pick<Stand, "id" | "name" | "spec"> & Partial<Pick<Stand, "groundM">>;
 
 /** A bank as people call it: its stand, and its valve where there are several. */
 export function bankName({ stand, valve, valves }: LoopBank): string {
@@ -83,10 +83,10 @@ export function loopPipes(
 ): LoopPipes | null {
   if (!pump) return null;
   // The highest outlet stands as high as the pump is told, the others lower by what their stands tell.
-  const own = stands.flatMap(({ spec }) => outletHeightM(spec) ?? []);
+  const own = stands.flatMap((stand) => outletHeightM(stand) ?? []);
   const shiftM = own.length > 0 ? pump.highestOutletM - Math.max(...own) : 0;
   const banks = stands.flatMap((stand) => {
-    const heightM = outletHeightM(stand.spec);
+    const heightM = outletHeightM(stand);
     return banksOf(stand, pump, heightM === null ? pump.highestOutletM : heightM + shiftM);
   });
   if (banks.length === 0) return null;
@@ -194,17 +194,17 @@ function linePitchM(spec: StandSpec): number {
   return lines.length > 1 ? (widthM - lines[0]!.widthM) / (lines.length - 1) : 0;
 }
 
-/** How high over the floor the water leaves; null where the stand does not tell. */
-function outletHeightM(spec: StandSpec): number | null {
+/** How high over the floor of the tank the water leaves; null where the stand does not tell. */
+function outletHeightM({ spec, groundM = 0 }: PipedStand): number | null {
   switch (spec.kind) {
     case "channel-bank":
-      return spec.outletHeightM + (spec.fallOneIn > 0 ? spec.lineLengthM / spec.fallOneIn : 0);
+      return groundM + spec.outletHeightM + (spec.fallOneIn > 0 ? spec.lineLengthM / spec.fallOneIn : 0);
     case "towers":
-      return towerSites({ ...spec, towers: spec.rows * spec.towersPerRow }).heightM;
+      return groundM + towerSites({ ...spec, towers: spec.rows * spec.towersPerRow }).heightM;
     case "drip-beds":
-      return GROUND_M;
+      return groundM + GROUND_M;
     default:
-      return null;
+      return groundM === 0 ? null : groundM + GROUND_M;
   }
 }
 

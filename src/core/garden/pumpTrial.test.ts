@@ -77,6 +77,20 @@ test("stands of one name on one loop keep their own shares", () => {
   expect(shares.get(2)).toBeGreaterThan(shares.get(1)!);
 });
 
+test("a stand on higher ground gets less, one on lower ground more, than beside one another", () => {
+  const terraced = (groundM: number) => {
+    const pipes = loopPipes(loop, [channels, { ...stand(2, channels.spec), groundM }])!;
+    return solveBanks(pipes, pipes.lowWaterM, all, loop.pump).banks.map(({ share }) => share!);
+  };
+  const level = terraced(0);
+  expect(level[0]).toBeCloseTo(level[2]!, 1);
+  const lower = terraced(-0.1);
+  expect(lower[2]).toBeGreaterThan(level[2]!);
+  // The highest outlet stays where the pump is told: the other one is what lies lower then.
+  const higher = terraced(0.1);
+  expect(higher[0]).toBeGreaterThan(higher[2]!);
+});
+
 test("a regulator holds its head in its range; with less flow the lines get nearly all that the mains have", () => {
   const { lowestWaterM: _low, waterSinksM: _sinks, ...pipe } = loop.pump;
   const mains = (regulatorLeastLph: number) =>

@@ -64,6 +64,8 @@ export interface StandFlowView {
   readonly lineLph: number;
   readonly wantedLph: number;
   readonly perPlantLph: number;
+  /** Of one line, over the runs of today. */
+  readonly lineLpd: number;
   readonly of: StandFlowOf;
 }
 
@@ -86,6 +88,7 @@ export function standFlows(worked: Worked, loop: Loop): StandFlowView[] {
     return [
       {
         ...{ id: stand.id, name: stand.name, linesPerRun: flow.linesPerRun, lineLph, wantedLph: flow.lineFlowLph },
+        lineLpd: (lineLph * minutesOf(runs)) / loop.turns / 60,
         perPlantLph: flow.sitesPerFeed > 0 ? lineLph / flow.sitesPerFeed : 0,
         of: particulars(worked, stand, lineLph, runs, loop.turns),
       },

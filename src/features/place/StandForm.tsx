@@ -64,7 +64,7 @@ export function StandForm({ stand, house, others, growingAreas, loops, onDraft, 
     },
     ...MEASURE_FIELDS,
     ...STAND.fields
-      .filter(({ name }) => ["xM", "yM", "turned"].includes(name))
+      .filter(({ name }) => ["xM", "yM", "turned", "groundM"].includes(name))
       .flatMap((field) => formFields(field).map((one) => ({ ...one, fold: "Where it stands" }))),
   ];
   const defaults = stand

@@ -14,7 +14,7 @@ export function StandFlows({ flows }: { readonly flows: readonly StandFlowView[]
     <section className="mt-8" aria-label="Line by line">
       <h2 className="text-2xl">Line by line</h2>
       <ul>
-        {flows.map(({ id, name, linesPerRun, lineLph, wantedLph, perPlantLph, of }) => {
+        {flows.map(({ id, name, linesPerRun, lineLph, lineLpd, wantedLph, perPlantLph, of }) => {
           const dimension = of.kind === "drip" || of.kind === "pond" || of.kind === "flood" ? "flow" : "lineFlow";
           const { words, isDoubtful } = aboutFlow(of, units);
           return (
@@ -36,7 +36,8 @@ export function StandFlows({ flows }: { readonly flows: readonly StandFlowView[]
                   <span className="figure !text-xl">{quantityText(lineLph, dimension, units)}</span>
                 </Why>
                 <span className="block text-sm text-soft">
-                  {perPlantLph > 0 && `${quantityText(perPlantLph, "flow", units)} a plant`}
+                  {quantityText(lineLpd, "volume", units)} a day
+                  {perPlantLph > 0 && `; ${quantityText(perPlantLph, "flow", units)} a plant`}
                 </span>
               </p>
             </li>

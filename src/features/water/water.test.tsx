@@ -25,6 +25,7 @@ const stand = (id: number, spec: Stand["spec"]): Stand => ({
     xM: 0,
     yM: 0,
     turned: false,
+    groundM: 0,
     position: 1,
   },
 });

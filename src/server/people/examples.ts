@@ -5,6 +5,10 @@ import type { ExampleGarden } from "@/core/garden/examples/example";
 import { EXAMPLE_GARDENS } from "@/core/garden/examples/gardens";
 import { freeName } from "@/core/garden/setup/setUp";
 import { rowsOf } from "@/core/garden/part";
+import type { Tables } from "@/core/garden/changes";
+import type { Loop, Stand } from "@/core/garden/garden";
+import { drippedOf } from "@/core/water/dripLine";
+import { timerMinutes } from "@/core/water/timer";
 import type { Logged } from "@/core/round/log";
 import { isoFromDay, type Day } from "@/core/units/day";
 import { many, one, run, type Db } from "../db/pool";
@@ -99,6 +103,7 @@ const READ_DAYS = 4;
 async function writeDays(db: Db, who: Session, example: ExampleGarden): Promise<void> {
   const tables = await keptTables(db, who.gardenId);
   const [loop] = Object.values(tables.loop ?? {});
+  if (example.cans) await catchCans(db, who, example, tables, example.cans);
   for (let back = READ_DAYS; back >= 1; back--) {
     const day = who.today - back;
     const note = example.notes[back - 1];
@@ -120,6 +125,25 @@ async function writeDays(db: Db, who: Session, example: ExampleGarden): Promise<
       [who.gardenId, logId, figures.ecMsPerCm, figures.ph, figures.waterC, figures.levelL],
     );
   }
+}
+
+/** A drip line was looked at, emitter by emitter. */
+async function catchCans(
+  db: Db,
+  who: Session,
+  example: ExampleGarden,
+  tables: Tables,
+  { stand: name, ...test }: NonNullable<ExampleGarden["cans"]>,
+): Promise<void> {
+  const stand = Object.values(tables.stand ?? {}).find((row) => row.name === name) as unknown as Stand | undefined;
+  const dripped = stand && drippedOf(stand.spec);
+  if (!stand || !dripped) throw new Error(`Nothing of the name ${name} drips in the example ${example.name}`);
+  const loop = tables.loop?.[stand.loopId ?? 0] as unknown as Loop | undefined;
+  const what: Logged = {
+    ...{ kind: "catch-cans", standId: stand.id, stand: name, nominalFlowLph: dripped.emitterFlowLph, ...test },
+    runHoursPerDay: loop ? timerMinutes(loop.timer) / 60 : 0,
+  };
+  await entry(db, who, example, who.today - READ_DAYS, what, stand.loopId);
 }
 
 async function entry(

@@ -9,8 +9,6 @@ const MOST_HOUSES = 200;
 const MOST_STANDS = 2000;
 const MOST_TEXT = 900_000;
 
-const { xM, yM, turned, spec } = partsOf(STAND);
-
 /** The fields of an entity in a file; one from before a field was described does not say it, and has its initial value. */
 function fileParts(entity: Entity): Joi.SchemaMap {
   const initial = new Map(entity.fields.map((field) => [field.name, field.initial]));
@@ -21,6 +19,9 @@ function fileParts(entity: Entity): Joi.SchemaMap {
     }),
   );
 }
+
+const { xM, yM, turned, spec } = partsOf(STAND);
+const { groundM } = fileParts(STAND);
 
 /** A layout file: types and ranges. What refers to what is looked at afterwards. */
 export const layoutDocumentSchema = Joi.object<LayoutDocument>({
@@ -47,6 +48,7 @@ export const layoutDocumentSchema = Joi.object<LayoutDocument>({
         xM,
         yM,
         turned,
+        groundM,
         spec,
       }),
     )

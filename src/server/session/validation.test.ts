@@ -53,7 +53,17 @@ test.each([null, undefined, 7, "text", [], { __proto__: null }, { id: { $gt: 0 }
 );
 
 test("only the measures of a stand's own kind are asked for, and an unknown kind is said to be one", () => {
-  const stand = { id: null, houseId: 1, growingAreaId: 1, loopId: null, name: "S", xM: 0, yM: 0, turned: false };
+  const stand = {
+    id: null,
+    houseId: 1,
+    growingAreaId: 1,
+    loopId: null,
+    name: "S",
+    xM: 0,
+    yM: 0,
+    turned: false,
+    groundM: 0,
+  };
   const rack = {
     kind: "tray-rack",
     racks: 1,

@@ -99,19 +99,23 @@ export function layoutJsonSchema(): Schema {
       },
       stands: {
         type: "array",
-        items: whole({
-          name: text,
-          house: { ...text, description: "name of one of the houses" },
-          growingArea: { ...text, description: "name of one of the growing areas" },
-          loop: {
-            anyOf: [text, { type: "null" }],
-            description: "name of a loop of the garden; null is watered by hand",
-          },
-          xM: metres(0, 500),
-          yM: metres(0, 500),
-          turned: { type: "boolean" },
-          spec: { oneOf: STAND_KINDS.map((kind) => ({ $ref: `#/$defs/${kind}` })) },
-        }),
+        items: without(
+          whole({
+            name: text,
+            house: { ...text, description: "name of one of the houses" },
+            growingArea: { ...text, description: "name of one of the growing areas" },
+            loop: {
+              anyOf: [text, { type: "null" }],
+              description: "name of a loop of the garden; null is watered by hand",
+            },
+            xM: metres(0, 500),
+            yM: metres(0, 500),
+            turned: { type: "boolean" },
+            groundM: metres(-50, 50),
+            spec: { oneOf: STAND_KINDS.map((kind) => ({ $ref: `#/$defs/${kind}` })) },
+          }),
+          new Set(["groundM"]),
+        ),
       },
     }),
     $defs: Object.fromEntries(STAND_KINDS.map((kind) => [kind, specSchema(kind)])),

@@ -170,5 +170,9 @@ export const STAND = entity({
     numberField("xM", "From the left of the house", "length", 0, 500),
     numberField("yM", "From its top", "length", 0, 500),
     { type: "switch", name: "turned", label: "Turned by 90°", initial: false },
+    numberField("groundM", "Its ground lies higher than that of the others by", "length", -50, 50, {
+      initial: 0,
+      hint: "on a slope or terraces; less than 0 where it lies lower",
+    }),
   ],
 });

@@ -46,6 +46,13 @@ export interface ExampleGarden {
   readonly recipe: string | null;
   readonly crops: readonly ExampleCrop[];
   readonly orders: readonly ExampleOrder[];
+  /** A catch-can test of the stand of that name, line by line from 1, mL under each emitter. */
+  readonly cans?: {
+    readonly stand: string;
+    readonly line: number;
+    readonly durationS: number;
+    readonly volumesMl: readonly number[];
+  };
   /** What the growers write down. */
   readonly notes: readonly string[];
 }

@@ -174,6 +174,7 @@ const BACK_BEDS: ExampleGarden = {
     { library: "Strawberry", growing: { plants: 10, daysOld: 200 } },
   ],
   orders: [{ customer: "The household", crop: "Lettuce, heads", weekdays: [3, 6], quantity: 3 }],
+  cans: { stand: "Beds", line: 2, durationS: 300, volumesMl: [143, 141, 142, 138, 140, 139, 141, 137, 138, 136] },
   notes: ["Mulched with compost.", "Slugs at the lettuce: four picked off."],
 };
 

@@ -33,6 +33,8 @@ export interface LayoutStand {
   readonly xM: number;
   readonly yM: number;
   readonly turned: boolean;
+  /** Higher than that of the others; files of before do not tell it. */
+  readonly groundM?: number;
   readonly spec: StandSpec;
 }
 

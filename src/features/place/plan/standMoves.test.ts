@@ -16,6 +16,7 @@ const house = newRow({}, HOUSE, 1, {
 }) as unknown as House;
 const stand = (change: Partial<Stand> = {}): Stand => ({
   id: 1,
+  groundM: 0,
   position: 1,
   name: "Bank",
   houseId: 1,

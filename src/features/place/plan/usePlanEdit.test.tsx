@@ -20,6 +20,7 @@ const stand = (id: number, xM: number): Stand => ({
   xM,
   yM: 0,
   turned: false,
+  groundM: 0,
   spec: bench,
 });
 const stands = [stand(1, 0), stand(2, 5)];
