@@ -36,6 +36,7 @@ const PAGES = [
   "/water/supply",
   "/water/quality",
   "/feed",
+  "/feed/change",
   "/feed/stocks",
   "/growth",
   "/growth/climate",

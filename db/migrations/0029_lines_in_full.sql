@@ -1,5 +1,5 @@
 -- What an emitter narrows its line, benches in series, thin tubes to towers; of a loop's pipes what lies along the lines, a bank's
--- valve and how rough the wall is. What was there before is taken as it was worked out until now.
+-- valve and what the pipe is of. What was there before is taken as it was worked out until now.
 create function line_spec(spec jsonb) returns jsonb language sql immutable as $$
   select case spec ->> 'kind'
     when 'drip-beds' then '{"equivalentLengthM": 0.1}'::jsonb || spec
@@ -11,7 +11,7 @@ create function line_spec(spec jsonb) returns jsonb language sql immutable as $$
   end
 $$;
 create function pump_with_lines(pump jsonb) returns jsonb language sql immutable as $$
-  select case when jsonb_typeof(pump) = 'object' then '{"manifoldBoreMm": 0, "bankValveK": 0, "roughnessMm": 0.0015}' || pump else pump end
+  select case when jsonb_typeof(pump) = 'object' then '{"manifoldBoreMm": 0, "bankValveK": 0, "wall": "plastic"}' || pump else pump end
 $$;
 create function line_row(table_name text, given jsonb) returns jsonb language sql immutable as $$
   select case
@@ -69,8 +69,8 @@ alter table stand
   }')) not valid;
 alter table loop
   add constraint loop_pump check (pump is null or measures_within(pump, '{
-    "label": {"flowAtNoLiftLph":[1,1000000],"greatestLiftM":[0.05,500],"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"roughnessMm":[0,2],"nonReturnValve":"switch"},
-    "table": {"points":{"rows":[2,30],"columns":{"flowLph":[0,1000000],"headM":[0,500]}},"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"roughnessMm":[0,2],"nonReturnValve":"switch"},
-    "gravity": {"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"roughnessMm":[0,2],"nonReturnValve":"switch"},
-    "mains": {"supplyHeadM":[0.1,150],"setHeadM":[0.1,150],"regulatorLeastLph":[0,1000000],"regulatorGreatestLph":[0.1,1000000],"regulatorLossM":[0,100],"highestOutletM":[-20,100],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"roughnessMm":[0,2],"nonReturnValve":"switch"}
+    "label": {"flowAtNoLiftLph":[1,1000000],"greatestLiftM":[0.05,500],"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"wall":["plastic","hose","steel","rusty"],"nonReturnValve":"switch"},
+    "table": {"points":{"rows":[2,30],"columns":{"flowLph":[0,1000000],"headM":[0,500]}},"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"wall":["plastic","hose","steel","rusty"],"nonReturnValve":"switch"},
+    "gravity": {"highestOutletM":[-20,100],"lowestWaterM":[-20,100],"waterSinksM":[0,20],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"wall":["plastic","hose","steel","rusty"],"nonReturnValve":"switch"},
+    "mains": {"supplyHeadM":[0.1,150],"setHeadM":[0.1,150],"regulatorLeastLph":[0,1000000],"regulatorGreatestLph":[0.1,1000000],"regulatorLossM":[0,100],"highestOutletM":[-20,100],"headWantedM":[0,200],"pipeLengthM":[0,5000],"boreMm":[2,1000],"elbows":[0,500],"valves":[0,500],"fittingsK":[0,1000],"filterCleanM":[0,100],"filterDirtyM":[0,100],"filterAtLph":[1,1000000],"manifoldBoreMm":[0,1000],"bankValveK":[0,1000],"wall":["plastic","hose","steel","rusty"],"nonReturnValve":"switch"}
   }')) not valid;

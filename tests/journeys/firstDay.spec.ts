@@ -224,9 +224,13 @@ for (const [size, viewport] of SIZES)
         "/place",
         "/place/bench",
         "/water",
+        "/water/lines",
+        "/water/pump",
         "/water/supply",
+        "/water/quality",
         "/feed",
         "/feed/stocks",
+        "/feed/change",
       ])
         await open(path);
       for (const path of [

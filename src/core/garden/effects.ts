@@ -43,6 +43,7 @@ export function effectsOf({ task }: RoundItem, season: Worked, actual: number | 
     case "mix":
       return mixEffects(season, task.loopId, task.letter);
     case "top-up":
+    case "change-solution":
       return topUpEffects(season, task.loopId, actual ?? task.litres);
     case "pick":
     case "flush":

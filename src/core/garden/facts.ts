@@ -37,14 +37,24 @@ export interface CatchCanFact extends CatchCanTest {
   readonly line: number;
 }
 
+/** The last time that the whole solution of a tank was changed. */
+export interface SolutionChange {
+  readonly loopId: number;
+  readonly day: Day;
+}
+
 /** What happened lately, handed over beside the garden: the rows of the plan do not hold it. */
 export interface Facts {
   readonly picked: readonly Picked[];
   readonly readings: readonly HandReading[];
   readonly tanks: readonly TankState[];
   readonly catchCans: readonly CatchCanFact[];
+  readonly solutionChanges: readonly SolutionChange[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
 }
 
-export const NO_FACTS: Facts = { picked: [], readings: [], tanks: [], catchCans: [], settledKeys: new Set() };
+export const NO_FACTS: Facts = {
+  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [] },
+  settledKeys: new Set(),
+};

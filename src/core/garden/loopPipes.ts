@@ -11,7 +11,7 @@ import {
   type LoopNetwork,
   type NetworkBank,
 } from "../water/network/loopNetwork";
-import type { LoopPump, MainsPressure } from "../water/loopPump";
+import { ROUGHNESS_MM, type LoopPump, type MainsPressure } from "../water/loopPump";
 import {
   regulationAt,
   regulatorLink,
@@ -97,7 +97,7 @@ export function loopPipes(
     lengthM: pump.pipeLengthM,
     boreMm: pump.boreMm,
     fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
-    roughnessMm: pump.roughnessMm,
+    roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
   };
   return {
     banks,

@@ -2,6 +2,7 @@ import type { TankState } from "./facts";
 import { roundItems } from "../round/roundItems";
 import type { RoundCatchCans, RoundGrowingArea, RoundItem, RoundLoop } from "../round/types";
 import type { Picked } from "./facts";
+import { changeDue } from "./changeDue";
 import { loopNeedLpd } from "./loopNeed";
 import type { Worked } from "./worked";
 
@@ -56,7 +57,8 @@ function byBatch(picks: readonly Picked[]): Map<number, number> {
   return units;
 }
 
-function roundLoops({ garden: rows, feeds, plan, facts }: Worked): RoundLoop[] {
+function roundLoops(worked: Worked): RoundLoop[] {
+  const { garden: rows, feeds, plan, facts } = worked;
   // A tank that waters nothing is not read.
   const waters = new Set(rows.stands.map(({ loopId }) => loopId));
   const inUse = rows.loops.filter(
@@ -75,6 +77,7 @@ function roundLoops({ garden: rows, feeds, plan, facts }: Worked): RoundLoop[] {
       readEveryDays: loop.readEveryDays,
       needLpd: loopNeedLpd(plan, loop.id),
       lastReading: reading ? { day: reading.day, levelL: reading.levelL } : null,
+      changeDue: changeDue(worked, loop),
       feed: feed?.sheet ?? null,
       salts: feed?.salts ?? [],
       ...sinceReading(state),

@@ -17,7 +17,7 @@ export interface WrittenTask {
 
 type TaskOf<Kind extends RoundTask["kind"]> = Extract<RoundTask, { readonly kind: Kind }>;
 /** Work that is settled by a tick, with the figure that it came to. */
-export type TickedTask = TaskOf<"order" | "top-up" | "mix" | "sow" | "move" | "pick" | "flush">;
+export type TickedTask = TaskOf<"order" | "top-up" | "mix" | "sow" | "move" | "pick" | "flush" | "change-solution">;
 
 /** What was done, read or written down: each kind with its own figures, in SI. */
 export type Logged =
@@ -94,6 +94,7 @@ export const LOG_KINDS = [
   "store",
   "catch-cans",
   "flush",
+  "change-solution",
   "order",
   "skip",
   "count",
@@ -188,6 +189,7 @@ export function plannedFigure(task: TickedTask): number {
     case "pick":
       return task.units;
     case "top-up":
+    case "change-solution":
       return task.litres;
     case "mix":
       return task.tankL;

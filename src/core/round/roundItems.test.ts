@@ -248,8 +248,21 @@ const loop = (more: Partial<RoundLoop> = {}): RoundLoop => ({
   salts: [{ id: 1, name: "potassium nitrate" }],
   outOfBand: null,
   dosed: null,
+  changeDue: null,
   feed: { factor: 100, strength: 1, gPer1000L: [300], stocks: [stock(5)] } as unknown as RoundLoop["feed"],
   ...more,
+});
+
+test("a solution that is due is changed with a fresh fill, and not topped up before", () => {
+  const changeDue = { due: today - 2, since: today - 30, rule: { kind: "weeks", weeks: 4 } } as const;
+  const items = roundItems(input([], { loops: [loop({ changeDue, lastReading: { day: today, levelL: 500 } })] }));
+  expect(items.map(({ key, ageDays }) => [key, ageDays])).toEqual([
+    ["change-solution:3", 2],
+    ["mix:3:A", 0],
+  ]);
+  // 600 L at 1:100 of each stock.
+  expect(items[0]!.amounts.map(({ value }) => value)).toEqual([6, 6]);
+  expect(items[0]!.cautions).toEqual(["discharge", "electric"]);
 });
 
 test("tanks: read when due, topped up by what the days have drunk, stocks mixed before they run out", () => {

@@ -128,9 +128,28 @@ function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
       due: loop.outOfBand.day,
       ageDays: today - loop.outOfBand.day,
     });
-  const topUp = topUpItem(loop, today);
-  if (topUp) items.push(topUp);
+  const change = changeItem(loop, today);
+  // A tank that is made anew is not topped up before.
+  const topUp = change ? null : topUpItem(loop, today);
+  items.push(...[change, topUp].filter((item) => item !== null));
   return [...items, ...mixItems(loop, today)];
+}
+
+function changeItem(loop: RoundLoop, today: Day): RoundItem | null {
+  if (!loop.changeDue) return null;
+  const { due, since, rule } = loop.changeDue;
+  return {
+    key: `change-solution:${loop.id}`,
+    stop: TANKS,
+    task: {
+      ...{ kind: "change-solution", loopId: loop.id, tank: tankName(loop.name), litres: loop.normalFillL },
+      ...{ since, rule },
+    },
+    amounts: feedAmounts(loop, loop.normalFillL),
+    cautions: ["discharge", "electric"],
+    due: Math.min(due, today),
+    ageDays: Math.max(0, today - due),
+  };
 }
 
 /** Due where the last reading and the days since say that the tank is low; today's reading brings a slip of its own. */

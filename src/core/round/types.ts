@@ -1,3 +1,4 @@
+import type { LoopChangeRule } from "../feed/changeRule";
 import type { CautionKey } from "../feed/cautions";
 import type { FeedSheet } from "../feed/feedSheet";
 import type { StockLetter } from "../feed/salts";
@@ -120,6 +121,16 @@ export type RoundTask =
       readonly testedOn: Day;
       readonly blocked: readonly number[];
       readonly blown: readonly number[];
+    }
+  /** The whole solution of a tank is let out and made anew. */
+  | {
+      readonly kind: "change-solution";
+      readonly loopId: number;
+      readonly tank: string;
+      readonly litres: number;
+      /** The last time; null where the log does not know of one. */
+      readonly since: Day | null;
+      readonly rule: LoopChangeRule;
     };
 export type RoundKind = RoundTask["kind"];
 
@@ -163,6 +174,8 @@ export interface RoundLoop {
   readonly outOfBand: { readonly entryId: number; readonly day: Day } | null;
   /** A dose after which nobody has read. */
   readonly dosed: { readonly entryId: number; readonly day: Day; readonly at: Date } | null;
+  /** The solution is to be changed by the rule that was chosen for it. */
+  readonly changeDue: { readonly due: Day; readonly since: Day | null; readonly rule: LoopChangeRule } | null;
   readonly feed: FeedSheet | null;
   readonly salts: readonly { readonly id: number; readonly name: string }[];
 }

@@ -2,6 +2,17 @@ import { fittingsK } from "./pipeSizes";
 import type { PumpSystem } from "./pumpDuty";
 import type { KnownPump } from "./pumpCurve";
 
+/** What a pipe may be of, by how rough its wall is. */
+export const PIPE_WALLS = ["plastic", "hose", "steel", "rusty"] as const;
+export type PipeWall = (typeof PIPE_WALLS)[number];
+/** @source usual tables of absolute roughness: drawn plastic, rubber hose, galvanised and rusted steel */
+export const ROUGHNESS_MM: Readonly<Record<PipeWall, number>> = {
+  plastic: 0.0015,
+  hose: 0.01,
+  steel: 0.15,
+  rusty: 0.5,
+};
+
 /** Where the water of a tank stands, over the floor. */
 interface WaterLevels {
   readonly lowestWaterM: number;
@@ -28,16 +39,20 @@ interface PumpPipe {
   readonly manifoldBoreMm?: number;
   /** What the valve of a bank takes, as its K. */
   readonly bankValveK?: number;
-  /** Of the pipe's wall. */
-  readonly roughnessMm?: number;
+  /** What its wall is like; plastic where nothing is told. */
+  readonly wall?: PipeWall;
   /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
   readonly nonReturnValve: boolean;
 }
 
 /** What nothing is told of: no filter, manifolds as wide as the pipe to them, valves that take nothing, plastic pipe. */
 export const PLAIN_PIPE = {
-  ...{ filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000 },
-  ...{ manifoldBoreMm: 0, bankValveK: 0, roughnessMm: 0.0015 },
+  filterCleanM: 0,
+  filterDirtyM: 0,
+  filterAtLph: 1000,
+  manifoldBoreMm: 0,
+  bankValveK: 0,
+  wall: "plastic",
 } as const;
 
 /** The mains behind a regulator. */
@@ -72,7 +87,7 @@ export function pumpSystem(pump: RealPump): PumpSystem {
       lengthM: pump.pipeLengthM,
       boreMm: pump.boreMm,
       fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
-      roughnessMm: pump.roughnessMm,
+      roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
     },
   };
 }

@@ -1,6 +1,7 @@
+import type { LoopChangeRule } from "@/core/feed/changeRule";
 import type { StockConflict, StockSolubility } from "@/core/feed/stocks";
 import type { UnitPreferences } from "@/core/units/dimensions";
-import { quantityText } from "@/core/units/format";
+import { formatNumber, quantityText } from "@/core/units/format";
 import type { FeedRefusal } from "@/server/feed/refused";
 
 /** Why two salts may not be in one stock. */
@@ -31,6 +32,22 @@ export function solubilityWords(
 /** Why a recipe was not saved. */
 export function feedRefusalWords({ letter, conflict }: FeedRefusal): string {
   return `Stock ${letter} is refused: ${stockConflictWords(conflict)}`;
+}
+
+/** How the solution of a tank is kept or changed. */
+export function changeWords(rule: LoopChangeRule, units: UnitPreferences): string {
+  switch (rule.kind) {
+    case "never":
+      return "topped up only, never changed";
+    case "weeks":
+      return rule.weeks === 1 ? "changed every week" : `changed every ${rule.weeks} weeks`;
+    case "topped-up":
+      return rule.tanks === 1
+        ? "changed when a tank of water was topped up"
+        : `changed when ${formatNumber(rule.tanks, 1)} tanks of water were topped up`;
+    case "limits":
+      return `changed at ${quantityText(rule.sodiumMgPerL, "concentration", units)} of sodium or ${quantityText(rule.chlorideMgPerL, "concentration", units)} of chloride`;
+  }
 }
 
 /** What is shown beside the title of a feed sheet. */

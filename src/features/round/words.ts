@@ -1,3 +1,4 @@
+import { changeWords } from "@/features/feed/words";
 import { figuresOfEntry, GATE, plannedFigure, TANKS, type Logged, type WrittenTask } from "@/core/round/log";
 import type { RoundTask, Stop, Where } from "@/core/round/types";
 import { dayInWords } from "@/core/units/day";
@@ -90,6 +91,8 @@ export function taskTitle(task: RoundTask | WrittenTask): string {
       return `Pick ${task.variety} for ${task.customer}${task.where ? `, ${whereWords(task.where)}` : ""}`;
     case "flush":
       return `${task.stand}, line ${task.line}: flush or replace emitters`;
+    case "change-solution":
+      return `${task.tank}: change the solution`;
     case "written":
       return task.title;
   }
@@ -122,6 +125,8 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
     }
     case "pick":
       return `for ${dayInWords(task.day, "weekday")}`;
+    case "change-solution":
+      return `${changeWords(task.rule, units)}; ${task.since === null ? "the log knows of no change yet: from this one on it is counted" : `last changed ${dayInWords(task.since)}`}`;
     case "flush":
       return `${emittersFound(task)}; found by the catch cans of ${dayInWords(task.testedOn)}`;
   }
@@ -159,6 +164,7 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "wash":
       return task.unitsLeft && { dimension: "ratio", word: task.unitsLeft.unit.name };
     case "top-up":
+    case "change-solution":
     case "mix":
       return { dimension: "volume", word: "" };
     case "order":
@@ -180,6 +186,7 @@ export function taskFigure(task: RoundTask): TaskFigure | null {
   switch (task.kind) {
     case "order":
     case "top-up":
+    case "change-solution":
     case "mix":
     case "sow":
     case "move":

@@ -74,7 +74,7 @@ const PUMP_FOLDS = Object.fromEntries(
     "filterAtLph",
     "manifoldBoreMm",
     "bankValveK",
-    "roughnessMm",
+    "wall",
     "nonReturnValve",
   ].map((name) => [name, "More about its pipe"]),
 );

@@ -1,4 +1,4 @@
-import type { CatchCanFact, Picked, TankState } from "@/core/garden/facts";
+import type { CatchCanFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
 import type { LogEntry, LogKind } from "@/core/round/log";
 import type { Day } from "@/core/units/day";
 import { many, maybeOne, type Db } from "../db/pool";
@@ -98,6 +98,17 @@ export function catchCans(db: Db, gardenId: number): Promise<CatchCanFact[]> {
      ) test
       where not exists (select from log_entry flush where flush.garden_id = $1 and flush.kind = 'flush'
                            and flush.item_key = 'flush:' || test."entryId" and flush.undone_at is null)`,
+    [gardenId],
+  );
+}
+
+/** When the whole solution of each tank was last changed. */
+export function solutionChanges(db: Db, gardenId: number): Promise<SolutionChange[]> {
+  return many<SolutionChange>(
+    db,
+    `select distinct on (loop_id) loop_id as "loopId", day from log_entry
+      where garden_id = $1 and kind = 'change-solution' and undone_at is null and loop_id is not null
+      order by loop_id, at desc, id desc`,
     [gardenId],
   );
 }

@@ -68,8 +68,9 @@ export async function tankHistory(
     `select extract(epoch from at)::double precision * 1000 as "atMs",
             coalesce((select sum((step ->> 'litres')::double precision) from jsonb_array_elements(what -> 'steps') step
                        where step ->> 'do' in ('water', 'stock')), 0) as "addedL",
-            exists (select from jsonb_array_elements(what -> 'steps') step where step ->> 'do' = 'drain') as drains
-       from log_entry where garden_id = $1 and loop_id = $2 and kind = 'dose' and undone_at is null and at between $3 and $4`,
+            kind = 'change-solution'
+              or exists (select from jsonb_array_elements(what -> 'steps') step where step ->> 'do' = 'drain') as drains
+       from log_entry where garden_id = $1 and loop_id = $2 and kind in ('dose', 'change-solution') and undone_at is null and at between $3 and $4`,
     [gardenId, loopId, from, until],
   );
   return { levels, changes };

@@ -1,6 +1,7 @@
 import { NUTRIENTS } from "../../feed/nutrients";
 import { STOCK_LETTERS } from "../../feed/salts";
-import type { LoopPump } from "../../water/loopPump";
+import type { LoopChangeRule } from "../../feed/changeRule";
+import { PIPE_WALLS, type LoopPump } from "../../water/loopPump";
 import type { TimerProgram } from "../../water/timer";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
@@ -100,10 +101,18 @@ const PIPE = [
     initial: 0,
     hint: "a full-bore ball valve 0.05, a small magnetic valve 5 to 20, by its own bore",
   }),
-  numberField("roughnessMm", "Roughness of the pipe’s wall, mm", "ratio", 0, 2, {
-    initial: 0.0015,
-    hint: "0.0015 for plastic, 0.15 for galvanised steel",
-  }),
+  choiceField(
+    "wall",
+    "The pipe is of",
+    PIPE_WALLS,
+    {
+      plastic: "plastic or copper: smooth",
+      hose: "rubber or fabric hose",
+      steel: "galvanised steel",
+      rusty: "old steel with rust",
+    },
+    { initial: "plastic" },
+  ),
   { type: "switch", name: "nonReturnValve", label: "A non-return valve keeps the pipe full when the pump stops" },
 ] as const;
 
@@ -199,6 +208,28 @@ export const TIMER = unionField<TimerProgram>()({
   },
 });
 
+/** How the solution of a recirculating tank is kept or changed. */
+export const CHANGE_RULE = unionField<LoopChangeRule>()({
+  name: "changeRule",
+  label: "The solution is",
+  initial: { kind: "never" },
+  labels: {
+    never: "kept: topped up only",
+    weeks: "changed every so many weeks",
+    "topped-up": "changed when so much has been topped up",
+    limits: "changed when sodium or chloride passes a limit",
+  },
+  kinds: {
+    never: [],
+    weeks: [numberField("weeks", "Weeks", "count", 1, 52, { whole: true })],
+    "topped-up": [numberField("tanks", "Tanks of water topped up", "ratio", 0.1, 50)],
+    limits: [
+      numberField("sodiumMgPerL", "Sodium", "concentration", 1, 5000),
+      numberField("chlorideMgPerL", "Chloride", "concentration", 1, 5000),
+    ],
+  },
+});
+
 export const LOOP = entity({
   table: "loop",
   label: "Loop",
@@ -258,6 +289,7 @@ export const LOOP = entity({
     numberField("readEveryDays", "Read every", "days", 1, 60, { whole: true, initial: 1 }),
     TIMER,
     PUMP,
+    CHANGE_RULE,
   ],
 });
 

@@ -6,6 +6,10 @@ import { NO_FACTS } from "../facts";
 import { gardenOf } from "../gardenOf";
 import { houseViews } from "../placeView";
 import { remediesOf } from "../remedies";
+import { ruleOf, type LoopChangeRule } from "../../feed/changeRule";
+import { tankDays } from "../../feed/tankDays";
+import { changeDue } from "../changeDue";
+import { changeInput, CHANGE_SCHOOLS, USUAL_HABITS } from "../keepOrChange";
 import { standFlows } from "../standFlows";
 import { drawnBlend, loopRises } from "../waterQuality";
 import { standingOn, standingOnLoop } from "../standing";
@@ -130,4 +134,40 @@ test("a garden of one source draws it unmixed; sodium that it does not tell gath
   const sumL = drunkL.reduce((sum, litres) => sum + litres, 0);
   expect(alone!.mgPerL.at(-1)).toBeCloseTo(30 + (30 * sumL) / loop!.normalFillL, 6);
   expect(loopRises(friday, loop!, "Cl")).toEqual([]);
+});
+
+test("a tank is followed by its own plants, water and plan; no litre is lost in any school", () => {
+  const friday = opened("Friday house", DAYS[2]!);
+  const [loop] = friday.garden.loops;
+  const input = changeInput(friday, loop!, USUAL_HABITS);
+  if (typeof input === "string") throw new Error(input);
+  const drunkL = Array.from(input.drunkL).reduce((sum, litres) => sum + litres, 0);
+  const found = CHANGE_SCHOOLS.map((rule) => tankDays(input, ruleOf(rule)));
+  for (const { waterL, changeDays, dischargedL } of found) {
+    expect(waterL).toBeCloseTo(drunkL + (1 + changeDays.length) * loop!.normalFillL, 4);
+    expect(dischargedL).toBe(changeDays.length * loop!.normalFillL);
+  }
+  // The oftener it is changed, the more water and the less salt.
+  const [weekly, monthly] = found;
+  expect(weekly!.waterL).toBeGreaterThan(monthly!.waterL);
+  expect(Math.max(...weekly!.chlorideMmolPerL)).toBeLessThanOrEqual(Math.max(...monthly!.chlorideMmolPerL));
+  expect(changeInput(friday, { ...loop!, kind: "run-to-waste" }, USUAL_HABITS)).toBe("runs-to-waste");
+  expect(changeInput(friday, { ...loop!, id: 99 }, USUAL_HABITS)).toBe("no-recipe");
+});
+
+test("a change is due by the rule of its loop, counted from the last one in the log", () => {
+  const friday = opened("Friday house", DAYS[2]!);
+  const due = (changeRule: LoopChangeRule, since: number | null) => {
+    const loop = { ...friday.garden.loops[0]!, changeRule };
+    const solutionChanges = since === null ? [] : [{ loopId: loop.id, day: since }];
+    return changeDue({ ...friday, facts: { ...NO_FACTS, solutionChanges } }, loop)?.due ?? null;
+  };
+  const { today } = friday;
+  expect(due({ kind: "never" }, today - 400)).toBeNull();
+  expect(due({ kind: "weeks", weeks: 4 }, null)).toBe(today);
+  expect(due({ kind: "weeks", weeks: 4 }, today - 27)).toBeNull();
+  expect(due({ kind: "weeks", weeks: 4 }, today - 30)).toBe(today - 2);
+  expect(due({ kind: "topped-up", tanks: 50 }, today - 5)).toBeNull();
+  // A thousandth of a tank is drunk on the first day on which anything is.
+  expect(due({ kind: "topped-up", tanks: 0.001 }, today - 5)).toBeGreaterThan(today - 5);
 });

@@ -5,7 +5,7 @@ import type { Stand } from "@/core/garden/garden";
 import type { DripBeds } from "@/core/place/kinds/beds";
 import { number } from "@/core/place/kinds/shared";
 import { editText, formatNumber, quantityText } from "@/core/units/format";
-import { roundIn } from "@/core/units/rounded";
+import { inText, roundIn } from "@/core/units/rounded";
 import { dripLine, GREATEST_EXPONENT, withPorousHose } from "@/core/water/dripLine";
 import { outletOf } from "@/core/water/emitter";
 import { porousHose, type PorousRefusal } from "@/core/water/porousHose";
@@ -102,8 +102,8 @@ export const PorousHose = memo(function PorousHose({
         </Only>
       )}
       <p className="mt-2 text-sm text-soft">
-        It is laid out as a weep every ten centimetres, so that the ground is wet all along. Hose clogs with age: test
-        it each spring.
+        {inText("It is laid out as a weep every {10 cm}, so that the ground is wet all along.", units)} Hose clogs with
+        age: test it each spring.
       </p>
     </details>
   );
