@@ -14,7 +14,7 @@ import { isoFromDay, type Day } from "@/core/units/day";
 import { many, one, run, type Db } from "../db/pool";
 import { saveRow } from "../db/save";
 import { changeGarden, settledIds } from "../garden/change";
-import { keptTables } from "../garden/tables";
+import { keptTables, tablesOf } from "../garden/tables";
 import { storeRows } from "../garden/whatIf/store";
 import { command } from "../session/command";
 import { actAs } from "../session/onBehalf";
@@ -101,7 +101,8 @@ const READ_DAYS = 4;
 
 /** The last days of the log: the tank was read each morning, and something was written down. */
 async function writeDays(db: Db, who: Session, example: ExampleGarden): Promise<void> {
-  const tables = await keptTables(db, who.gardenId);
+  // What was just written, not what was kept before.
+  const tables = await tablesOf(db, who.gardenId);
   const [loop] = Object.values(tables.loop ?? {});
   if (example.cans) await catchCans(db, who, example, tables, example.cans);
   for (let back = READ_DAYS; back >= 1; back--) {

@@ -9,8 +9,8 @@ const MOST_HOUSES = 200;
 const MOST_STANDS = 2000;
 const MOST_TEXT = 900_000;
 
-/** The fields of an entity in a file; one from before a field was described does not say it, and has its initial value. */
-function fileParts(entity: Entity): Joi.SchemaMap {
+/** The fields of an entity; one that is not said, as in a file from before it was described, has its initial value. */
+export function fileParts(entity: Entity): Joi.SchemaMap {
   const initial = new Map(entity.fields.map((field) => [field.name, field.initial]));
   return Object.fromEntries(
     Object.entries(partsOf(entity)).map(([name, schema]) => {

@@ -1,7 +1,8 @@
 import Joi from "joi";
 import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "@/core/garden/entities/place";
 import type { FieldsOf } from "@/core/garden/entities/field";
-import { entitySchema, partsOf } from "../entities/joi";
+import { entitySchema } from "../entities/joi";
+import { fileParts } from "./layoutSchema";
 import { type Opened, rowId } from "../session/validation";
 
 export type HouseInput = Opened & FieldsOf<typeof HOUSE>;
@@ -14,7 +15,7 @@ export const standSchema = entitySchema<StandInput>(STAND);
 const MOST_ADDED = 200;
 export const addStandsSchema = Joi.object<{ stands: readonly StandFields[] }>({
   stands: Joi.array()
-    .items(Joi.object(partsOf(STAND)))
+    .items(Joi.object(fileParts(STAND)))
     .min(1)
     .max(MOST_ADDED)
     .required()

@@ -134,8 +134,8 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       const stand = standOf(id);
       if (!stand) return;
       const spot = freeSpot(stand, houseOf(stand), [...others(stand), stand]);
-      const { houseId, growingAreaId, loopId, turned, spec } = stand;
-      const copy = { houseId, growingAreaId, loopId, turned, spec };
+      const { houseId, growingAreaId, loopId, turned, groundM, spec } = stand;
+      const copy = { houseId, growingAreaId, loopId, turned, groundM, spec };
       const name = nextName(stand.name, [...others(stand), stand]);
       const result = await add.run({ stands: [{ ...copy, ...spot, name }] });
       if (result.ok) did(result.act);
