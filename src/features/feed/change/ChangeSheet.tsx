@@ -104,7 +104,7 @@ function Schools({ today, loop, input }: SchoolsProps) {
         <MeasureBlank blanks={blanks} name="minutesPerChange" />.
       </Sentence>
       <div className="mt-4 overflow-x-auto">
-        <table className="w-full min-w-[58rem] text-right [&_td]:pl-3 [&_th]:pl-3 [&_th:first-child]:pl-0">
+        <table className="w-full min-w-[62rem] text-right [&_td]:whitespace-nowrap [&_td]:pl-3 [&_th]:pl-3 [&_th:first-child]:pl-0">
           <thead>
             <tr className="border-b-2 border-ink align-bottom">
               <th className="py-1 text-left">The solution is</th>

@@ -72,7 +72,7 @@ export function RiseChart({
           className="fill-alarm-pale"
         />
         <path d={`M${LEFT} ${y(limitMgPerL)}H${right}`} className="stroke-alarm" strokeWidth="2" />
-        <text x={LEFT + 6} y={y(limitMgPerL) + 15} fontSize="13">
+        <text x={right - 6} y={y(limitMgPerL) - 6} fontSize="13" textAnchor="end">
           {limitMgPerL} mg/L: the most they bear
         </text>
         {lines.map(({ name, path, dash, isPlan }) => (
