@@ -96,6 +96,7 @@ test("a timer's parts follow its kind and fit together", () => {
     normalFillL: 90,
     drainShare: 0,
     pump: null,
+    changeRule: { kind: "never" },
     turns: 1,
     recipeId: null,
     sourceId: null,
