@@ -116,7 +116,9 @@ function Schools({ today, loop, input }: SchoolsProps) {
               <th>Most chloride</th>
               <th>Days outside the EC band</th>
               <th>Work</th>
-              <th aria-label="Choose" />
+              <th>
+                <span className="sr-only">Choose</span>
+              </th>
             </tr>
           </thead>
           <tbody>
