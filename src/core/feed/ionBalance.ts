@@ -40,8 +40,8 @@ export type AnalysisSlip =
   | "alkalinity-in-meq"
   | "calcium-as-hardness";
 
-export const DOUBTFUL_SHARE = 0.05;
-export const OUT_SHARE = 0.1;
+const DOUBTFUL_SHARE = 0.05;
+const OUT_SHARE = 0.1;
 /** Of weak waters, rain above all, so much may be missing without meaning anything, meq/L. */
 const SMALL_MEQ_PER_L = 0.2;
 

@@ -2,7 +2,7 @@ import type { Day } from "../units/day";
 import type { Worked } from "./worked";
 import type { StockLetter } from "../feed/salts";
 import type { DoseSlip } from "../feed/slip";
-import { feedAmounts } from "../round/roundItems";
+import { feedAmounts } from "../round/tankItems";
 import type { RoundItem } from "../round/types";
 import type { Loop } from "./garden";
 

@@ -2,10 +2,10 @@ import { ionsFromElements, type Ion, type IonAmounts } from "../feed/nutrients";
 import type { LoopChangeRule } from "../feed/changeRule";
 import type { TankDaysInput } from "../feed/tankDays";
 import { stageNeedLpd } from "../batches/plantNeed";
-import { standCounts } from "../place/standCounts";
 import { requireFigures } from "../units/range";
 import type { Loop } from "./garden";
 import { USUAL_LIMIT_MG_PER_L } from "./waterQuality";
+import { plantsWithin, standsWithStays } from "./standing";
 import type { Worked } from "./worked";
 
 /** The schools, with what is usual in each. */
@@ -46,15 +46,18 @@ export function changeInput(worked: Worked, loop: Loop, habits: ChangeHabits): T
   if (!feed) return "no-recipe";
   const { sheet, recipe } = feed;
   if (sheet.strength === null) return "no-strength";
-  const { plan } = worked;
+  const { plan, input } = worked;
   const from = plan.today - plan.from;
-  const drunkL = plan.needLByLoop.get(loop.id)?.subarray(from, from + MOST_DAYS);
-  if (!drunkL || !drunkL.some((litres) => litres > 0)) return "nothing-drinks";
+  const needL = plan.needLByLoop.get(loop.id)?.subarray(from, from + MOST_DAYS) ?? new Float64Array(0);
+  const openL = input.openWaterLByLoop?.[loop.id]?.subarray(from, from + MOST_DAYS);
+  const evaporatedL = needL.map((_, day) => loop.needFactor * (openL?.[day] ?? 0));
+  const drunkL = needL.map((litres, day) => Math.max(0, litres - evaporatedL[day]!));
+  if (!drunkL.some((litres) => litres > 0)) return "nothing-drinks";
   const { HCO3: _gone, ...waterMmolPerL } = sheet.waterIons;
   return {
     tankL: loop.normalFillL,
     drunkL,
-    evaporatedL: new Float64Array(drunkL.length),
+    evaporatedL,
     recipeMmolPerL: sheet.recipeIons,
     recipeGPer1000L: sheet.solution.gPer1000L.reduce((sum, grams) => sum + grams, 0),
     waterMmolPerL,
@@ -85,25 +88,15 @@ function uptake(worked: Worked, loop: Loop, asFed: IonAmounts): IonAmounts {
 
 /** What the plants of each stage drink on a loop today, and what they are told to take with a litre. */
 function drinkersOn(worked: Worked, loop: Loop): { readonly litres: number; readonly told: IonAmounts }[] {
-  const { placed, input, garden, today } = worked;
+  const { input, garden, today } = worked;
   const batches = new Map(garden.batches.map(({ id, varietyId }) => [id, varietyId]));
   const varieties = new Map(garden.varieties.map((variety) => [variety.id, variety]));
-  return [...worked.growingAreaStands].flatMap(([areaId, stands]) => {
-    const here = (placed.get(areaId) ?? []).filter(({ stay }) => stay.from <= today && stay.to > today);
-    let start = 0;
-    return stands.flatMap((stand) => {
-      const [from, to] = [start, start + standCounts(stand.spec).sites];
-      start = to;
-      if (stand.loopId !== loop.id) return [];
-      return here.flatMap(({ stay, runs }) => {
-        const stage = varieties.get(batches.get(stay.batchId)!)!.stages[stay.stage]!;
-        const plants = runs.reduce(
-          (sum, run) => sum + Math.max(0, Math.min(run.end, to) - Math.max(run.start, from)),
-          0,
-        );
-        const litres = plants * stageNeedLpd(stage, input, today - input.from);
-        return litres > 0 ? [{ litres, told: ionsFromElements(stage.uptakeMgPerL) }] : [];
-      });
-    });
-  });
+  const own = standsWithStays(worked, today).filter(({ stand }) => stand.loopId === loop.id);
+  return own.flatMap(({ start, end, stays }) =>
+    stays.flatMap(({ stay, runs }) => {
+      const stage = varieties.get(batches.get(stay.batchId)!)!.stages[stay.stage]!;
+      const litres = plantsWithin(runs, start, end) * stageNeedLpd(stage, input, today - input.from);
+      return litres > 0 ? [{ litres, told: ionsFromElements(stage.uptakeMgPerL) }] : [];
+    }),
+  );
 }

@@ -11,7 +11,7 @@ import {
   type LoopNetwork,
   type NetworkBank,
 } from "../water/network/loopNetwork";
-import { ROUGHNESS_MM, type LoopPump, type MainsPressure } from "../water/loopPump";
+import { mainPipe, type LoopPump, type MainsPressure } from "../water/loopPump";
 import {
   regulationAt,
   regulatorLink,
@@ -21,7 +21,6 @@ import {
   type SquareLoss,
 } from "../water/network/pressure";
 import type { PipeRun } from "../water/pipeFriction";
-import { fittingsK } from "../water/pipeSizes";
 import type { KnownPump } from "../water/pumpCurve";
 import type { Loop, Stand } from "./garden";
 
@@ -93,12 +92,6 @@ export function loopPipes(
   const regulator = pump.kind === "mains" ? regulatorOf(pump) : null;
   const filter = filterOf(pump, filterIs);
   const lowWaterM = pump.kind === "mains" ? pump.supplyHeadM : pump.lowestWaterM;
-  const main = {
-    lengthM: pump.pipeLengthM,
-    boreMm: pump.boreMm,
-    fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
-    roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
-  };
   return {
     banks,
     regulator,
@@ -109,7 +102,7 @@ export function loopPipes(
       surfaceM: waterM,
       pump: real,
       before: [...(regulator ? [regulatorLink(regulator, waterM)] : []), ...(filter ? [squareLink(filter)] : [])],
-      main: [main],
+      main: [mainPipe(pump)],
       banks: banks.map(({ key, network }) => ({ ...network, open: isOpen(key) })),
       bypass: null,
     }),

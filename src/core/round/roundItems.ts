@@ -1,24 +1,25 @@
-import { GREATEST, requireFigures, requireRange } from "../units/range";
+import { GREATEST, requireFigures } from "../units/range";
 import { linesTouched, type PlacedStay } from "../batches/lanes";
 import { isSownInTrays } from "../growth/cropKind";
 import { lineWords } from "../place/lineWords";
 import { judgeCatchCans } from "../water/catchCans";
-import { tankName } from "../water/tankName";
 import { requireDay, type Day } from "../units/day";
-import { stockMl } from "../feed/stocks";
-import { stockLetters } from "../feed/strengthSteps";
-import { SETTLE_MINUTES } from "../feed/doseSlip";
-import { GATE, TANKS } from "./log";
-import type { Amount, RoundCatchCans, RoundInput, RoundItem, RoundLoop, RoundGrowingArea, Stop, Where } from "./types";
+import { GATE } from "./log";
+import { tankItems } from "./tankItems";
+import {
+  BARE,
+  type RoundCatchCans,
+  type RoundGrowingArea,
+  type RoundInput,
+  type RoundItem,
+  type Stop,
+  type Where,
+} from "./types";
 
-/** A stock tank with fewer days left than this is mixed on the next round. */
-const MIX_BELOW_DAYS = 7;
 /** A salt is ordered when it runs out within this time. */
 const ORDER_AHEAD_DAYS = 21;
 /** A missed pick or wash rolls over for this long. */
 export const ROLL_OVER_DAYS = 7;
-/** A tank is topped up when this share of its normal fill is missing. */
-const TOP_UP_SHARE = 0.05;
 
 interface IndexedInput extends RoundInput {
   readonly batchById: ReadonlyMap<number, RoundInput["plan"]["batches"][number]>;
@@ -66,8 +67,6 @@ export function roundItems(given: RoundInput): RoundItem[] {
 /** At a stop: what is alive first, lines that are over last. */
 const rankOf = ({ task }: RoundItem) => (task.kind === "wash" ? 1 : 0);
 
-const BARE = { amounts: [], cautions: [] } as const;
-
 function storeItems({ store, today }: RoundInput): RoundItem[] {
   if (!store || store.readOn >= today) return [];
   return [
@@ -91,130 +90,6 @@ function orderItems({ shortages, today }: RoundInput): RoundItem[] {
       task: { kind: "order" as const, saltId: id, salt: name, grams: amount, emptyFrom: day },
       amounts: [],
       cautions: ["salts" as const],
-      due: today,
-      ageDays: 0,
-    }));
-}
-
-function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
-  const items: RoundItem[] = [];
-  const tank = { loopId: loop.id, tank: tankName(loop.name) };
-  const due = loop.lastReading ? loop.lastReading.day + loop.readEveryDays : today;
-  if (loop.dosed)
-    items.push({
-      ...BARE,
-      key: `read-again:${loop.dosed.entryId}`,
-      stop: TANKS,
-      task: { kind: "read-again", entryId: loop.dosed.entryId, ...tank },
-      from: new Date(loop.dosed.at.getTime() + SETTLE_MINUTES * 60_000),
-      due: loop.dosed.day,
-      ageDays: today - loop.dosed.day,
-    });
-  else if (due <= today)
-    items.push({
-      ...BARE,
-      key: `reading:${loop.id}`,
-      stop: TANKS,
-      task: { kind: "reading", lastRead: loop.lastReading?.day ?? null, ...tank },
-      due,
-      ageDays: today - due,
-    });
-  if (loop.outOfBand)
-    items.push({
-      ...BARE,
-      key: `bring-back:${loop.outOfBand.entryId}`,
-      stop: TANKS,
-      task: { kind: "bring-back", entryId: loop.outOfBand.entryId, readOn: loop.outOfBand.day, ...tank },
-      due: loop.outOfBand.day,
-      ageDays: today - loop.outOfBand.day,
-    });
-  const change = changeItem(loop, today);
-  // A tank that is made anew is not topped up before.
-  const topUp = change ? null : topUpItem(loop, today);
-  items.push(...[change, topUp].filter((item) => item !== null));
-  return [...items, ...mixItems(loop, today)];
-}
-
-function changeItem(loop: RoundLoop, today: Day): RoundItem | null {
-  if (!loop.changeDue) return null;
-  const { due, since, rule } = loop.changeDue;
-  return {
-    key: `change-solution:${loop.id}`,
-    stop: TANKS,
-    task: {
-      ...{ kind: "change-solution", loopId: loop.id, tank: tankName(loop.name), litres: loop.normalFillL },
-      ...{ since, rule },
-    },
-    amounts: feedAmounts(loop, loop.normalFillL),
-    cautions: ["discharge", "electric"],
-    due: Math.min(due, today),
-    ageDays: Math.max(0, today - due),
-  };
-}
-
-/** Due where the last reading and the days since say that the tank is low; today's reading brings a slip of its own. */
-function topUpItem(loop: RoundLoop, today: Day): RoundItem | null {
-  const last = loop.lastReading;
-  if (loop.feeding === "injector" || !last || last.levelL === null || last.day >= today || !loop.feed?.strength)
-    return null;
-  const expectedL = Math.max(0, last.levelL - loop.needLpd * (today - last.day));
-  const litres = loop.normalFillL - expectedL;
-  if (litres < loop.normalFillL * TOP_UP_SHARE) return null;
-  return {
-    key: `top-up:${loop.id}`,
-    stop: TANKS,
-    task: { kind: "top-up", litres, expectedL, loopId: loop.id, tank: tankName(loop.name) },
-    amounts: feedAmounts(loop, litres),
-    cautions: ["salts"],
-    due: today,
-    ageDays: 0,
-  };
-}
-
-/** Stock or salts for a volume of feed at full strength. */
-export function feedAmounts(loop: Pick<RoundLoop, "feeding" | "feed" | "salts">, litres: number): Amount[] {
-  requireRange("feedAmounts", "litres", litres, 0);
-  const { feed } = loop;
-  if (!feed) return [];
-  if (loop.feeding !== "dry")
-    return stockLetters(feed).map((letter) => ({
-      of: { kind: "stock" as const, letter },
-      name: `stock ${letter}`,
-      value: stockMl(litres, feed.factor) / 1000,
-      dimension: "dose" as const,
-    }));
-  return feed.gPer1000L
-    .map((grams, i) => ({
-      of: { kind: "salt" as const, saltId: loop.salts[i]!.id },
-      name: loop.salts[i]!.name,
-      value: (grams * litres) / 1000,
-      dimension: "mass" as const,
-    }))
-    .filter((amount) => amount.value > 0.005);
-}
-
-function mixItems(loop: RoundLoop, today: Day): RoundItem[] {
-  if (loop.feeding === "dry" || !loop.feed) return [];
-  return loop.feed.stocks
-    .filter((stock) => stock.daysLeft.exact < MIX_BELOW_DAYS && stock.salts.length > 0)
-    .map(({ tank: { letter, volumeL }, daysLeft, salts }) => ({
-      key: `mix:${loop.id}:${letter}`,
-      stop: TANKS,
-      task: {
-        kind: "mix" as const,
-        loopId: loop.id,
-        loop: loop.name,
-        letter,
-        tankL: volumeL,
-        daysLeft: daysLeft.whole,
-      },
-      amounts: salts.map((salt) => ({
-        of: { kind: "salt" as const, saltId: salt.id },
-        name: salt.name,
-        value: salt.tankG,
-        dimension: "mass" as const,
-      })),
-      cautions: ["salts" as const, "lifting" as const],
       due: today,
       ageDays: 0,
     }));

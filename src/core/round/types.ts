@@ -148,6 +148,9 @@ export interface RoundItem {
   readonly from?: Date;
 }
 
+/** An item without amounts or cautions. */
+export const BARE = { amounts: [], cautions: [] } as const;
+
 export interface RoundGrowingArea {
   readonly id: number;
   readonly name: string;

@@ -1,4 +1,5 @@
 import { fittingsK } from "./pipeSizes";
+import type { PipeRun } from "./pipeFriction";
 import type { PumpSystem } from "./pumpDuty";
 import type { KnownPump } from "./pumpCurve";
 
@@ -6,7 +7,7 @@ import type { KnownPump } from "./pumpCurve";
 export const PIPE_WALLS = ["plastic", "hose", "steel", "rusty"] as const;
 export type PipeWall = (typeof PIPE_WALLS)[number];
 /** @source usual tables of absolute roughness: drawn plastic, rubber hose, galvanised and rusted steel */
-export const ROUGHNESS_MM: Readonly<Record<PipeWall, number>> = {
+const ROUGHNESS_MM: Readonly<Record<PipeWall, number>> = {
   plastic: 0.0015,
   hose: 0.01,
   steel: 0.15,
@@ -77,17 +78,22 @@ export function realPumpOf(pump: LoopPump): RealPump | null {
   return pump.kind === "label" || pump.kind === "table" ? pump : null;
 }
 
+/** The pipe from what gives the pressure to the banks. */
+export function mainPipe(pump: LoopPump): PipeRun {
+  return {
+    lengthM: pump.pipeLengthM,
+    boreMm: pump.boreMm,
+    fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
+    roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
+  };
+}
+
 /** A loop's pump against its lift and its pipe. */
 export function pumpSystem(pump: RealPump): PumpSystem {
   return {
     pump,
     staticLiftM: pump.highestOutletM - pump.lowestWaterM,
     headWantedM: pump.headWantedM,
-    pipe: {
-      lengthM: pump.pipeLengthM,
-      boreMm: pump.boreMm,
-      fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
-      roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
-    },
+    pipe: mainPipe(pump),
   };
 }

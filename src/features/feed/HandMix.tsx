@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { feedAmounts } from "@/core/round/roundItems";
+import { feedAmounts } from "@/core/round/tankItems";
 import type { LoopFeed } from "@/core/garden/loopFeed";
 import type { Loop } from "@/core/garden/garden";
 import { Field } from "@/ui/Field";

@@ -1,7 +1,8 @@
 import { NUTRIENTS } from "../../feed/nutrients";
+import type { LoopChangeRule } from "../../feed/changeRule";
 import { METER_SCALES } from "../../feed/meters";
 import { STOCK_LETTERS } from "../../feed/salts";
-import { choiceField, entity, numberField, textField } from "./field";
+import { choiceField, entity, numberField, textField, unionField } from "./field";
 
 export const SALT = entity({
   table: "salt",
@@ -96,4 +97,26 @@ export const METER = entity({
       initial: true,
     },
   ],
+});
+
+/** How the solution of a recirculating tank is kept or changed. */
+export const CHANGE_RULE = unionField<LoopChangeRule>()({
+  name: "changeRule",
+  label: "The solution is",
+  initial: { kind: "never" },
+  labels: {
+    never: "kept: topped up only",
+    weeks: "changed every so many weeks",
+    "topped-up": "changed when so much has been topped up",
+    limits: "changed when sodium or chloride passes a limit",
+  },
+  kinds: {
+    never: [],
+    weeks: [numberField("weeks", "Weeks", "count", 1, 52, { whole: true })],
+    "topped-up": [numberField("tanks", "Tanks of water topped up", "ratio", 0.1, 50)],
+    limits: [
+      numberField("sodiumMgPerL", "Sodium", "concentration", 1, 5000),
+      numberField("chlorideMgPerL", "Chloride", "concentration", 1, 5000),
+    ],
+  },
 });

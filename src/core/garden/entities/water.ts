@@ -1,8 +1,8 @@
 import { NUTRIENTS } from "../../feed/nutrients";
 import { STOCK_LETTERS } from "../../feed/salts";
-import type { LoopChangeRule } from "../../feed/changeRule";
 import { PIPE_WALLS, type LoopPump } from "../../water/loopPump";
 import type { TimerProgram } from "../../water/timer";
+import { CHANGE_RULE } from "./feed";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
 export const SOURCE = entity({
@@ -204,28 +204,6 @@ export const TIMER = unionField<TimerProgram>()({
       numberField("runs", "Runs a day", "count", 1, 200, { whole: true }),
       RUN,
       numberField("marginMin", "After sunrise, and before sunset", "minutes", 0, 360),
-    ],
-  },
-});
-
-/** How the solution of a recirculating tank is kept or changed. */
-export const CHANGE_RULE = unionField<LoopChangeRule>()({
-  name: "changeRule",
-  label: "The solution is",
-  initial: { kind: "never" },
-  labels: {
-    never: "kept: topped up only",
-    weeks: "changed every so many weeks",
-    "topped-up": "changed when so much has been topped up",
-    limits: "changed when sodium or chloride passes a limit",
-  },
-  kinds: {
-    never: [],
-    weeks: [numberField("weeks", "Weeks", "count", 1, 52, { whole: true })],
-    "topped-up": [numberField("tanks", "Tanks of water topped up", "ratio", 0.1, 50)],
-    limits: [
-      numberField("sodiumMgPerL", "Sodium", "concentration", 1, 5000),
-      numberField("chlorideMgPerL", "Chloride", "concentration", 1, 5000),
     ],
   },
 });

@@ -61,7 +61,7 @@ export function AnalysisTable({
 }
 
 /** One water, figure by figure; what is not told is a dash. */
-export function WaterRow({
+function WaterRow({
   name,
   water,
   atLeast = [],

@@ -40,7 +40,7 @@ export default async function ChangePage({
         input={
           input === null || typeof input === "string"
             ? input
-            : { ...input, drunkL: [...Array.from(input.drunkL)], evaporatedL: [...Array.from(input.evaporatedL)] }
+            : { ...input, drunkL: Array.from(input.drunkL), evaporatedL: Array.from(input.evaporatedL) }
         }
       />
     </Station>
