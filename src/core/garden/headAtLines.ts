@@ -1,21 +1,24 @@
 import type { Loop } from "./garden";
+import type { PumpOnPipes } from "./ladderPump";
 
-/** The head that lines of a loop are looked at with, before what the pipe to them takes, and what says so. */
+/** The head that the lines of a stand are looked at with, and what says so. */
 export interface HeadAtLines {
   readonly headM: number;
-  readonly from: "pump" | "regulator" | "tank";
+  readonly from: "network" | "wanted";
 }
 
-/** Null where nothing says what head there is. */
-export function headAtLines({ pump }: Pick<Loop, "pump">): HeadAtLines | null {
-  if (!pump) return null;
-  if (pump.kind === "mains") {
-    const headM = Math.min(pump.setHeadM, pump.supplyHeadM - pump.regulatorLossM) - pump.highestOutletM;
-    return headM > 0 ? { headM, from: "regulator" } : null;
-  }
-  if (pump.kind === "gravity") {
-    const headM = pump.lowestWaterM + pump.waterSinksM / 2 - pump.highestOutletM;
-    return headM > 0 ? { headM, from: "tank" } : null;
-  }
-  return pump.headWantedM > 0 ? { headM: pump.headWantedM, from: "pump" } : null;
+/** What most drip wants, where nothing tells the head of a loop, m. */
+export const USUAL_HEAD_M = 10;
+
+/**
+ * The head where water goes into the lines of a stand, at the bank that has least; where the network brings none there, the
+ * head that is wanted. Null where nothing says what head there is.
+ *
+ * @source pumpOnPipes
+ */
+export function headAtLines({ pump }: Pick<Loop, "pump">, standId: number, pumped: PumpOnPipes | null) {
+  const heads = pumped?.banks.flatMap(({ bank, inletHeadM }) => (bank.standId === standId ? [inletHeadM] : [])) ?? [];
+  const headM = Math.min(...heads);
+  if (heads.length > 0 && headM > 0) return { headM, from: "network" } satisfies HeadAtLines;
+  return pump && pump.headWantedM > 0 ? ({ headM: pump.headWantedM, from: "wanted" } satisfies HeadAtLines) : null;
 }

@@ -1,12 +1,12 @@
 import type { LadderPump } from "../water/ladder";
 import { pipeHeadLossM } from "../water/pipeFriction";
-import { fittingsK, PIPE_SIZES } from "../water/pipeSizes";
+import { PIPE_SIZES } from "../water/pipeSizes";
 import { curveOf, type KnownPump } from "../water/pumpCurve";
 import { pumpDuty } from "../water/pumpDuty";
 import type { Loop, Stand } from "./garden";
 import { memo } from "./memo";
 import { loopPipes, solveBanks, wantedBy, type LoopAnswer, type LoopBank, type LoopPipes } from "./loopPipes";
-import { pumpSystem, realPumpOf } from "../water/loopPump";
+import { mainPipe, pumpSystem, realPumpOf } from "../water/loopPump";
 
 /** Less lift that the ladder tries, m. */
 const LESS_LIFT_M = 0.1;
@@ -14,8 +14,8 @@ const LESS_LIFT_M = 0.1;
 /** What the pump of a loop does on its pipes, and how much of what it wants each stand gets at its worst bank. */
 export interface PumpOnPipes {
   readonly pump: LadderPump;
-  /** Of what it wants, what each bank gets while its turn is on. */
-  readonly banks: readonly { readonly bank: LoopBank; readonly share: number }[];
+  /** Of what it wants, what each bank gets while its turn is on, and the head where it goes into its lines, m. */
+  readonly banks: readonly { readonly bank: LoopBank; readonly share: number; readonly inletHeadM: number }[];
   /** The least of them by the ids of the stands. */
   readonly shares: ReadonlyMap<number, number>;
 }
@@ -58,12 +58,11 @@ function workedOut(loop: Loop, stands: readonly Stand[]): PumpOnPipes | null {
     ({ system: sold, boreMm: bore }) => sold === "metric" && bore > pump.boreMm * 1.05,
   )?.boreMm;
   const wider = boreMm === undefined ? null : loopPipes({ ...loop, pump: { ...pump, boreMm } }, stands);
-  const lossM = pipeHeadLossM(wantedLph, {
-    ...{ lengthM: pump.pipeLengthM, boreMm: pump.boreMm },
-    fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
-  });
+  const lossM = pipeHeadLossM(wantedLph, mainPipe(pump));
   const banks = solved.flatMap(({ answer }) =>
-    answer.banks.flatMap(({ bank, share }) => (share === null ? [] : [{ bank, share }])),
+    answer.banks.flatMap(({ bank, share, flow }) =>
+      share === null ? [] : [{ bank, share, inletHeadM: flow.inletHeadM ?? 0 }],
+    ),
   );
   return {
     pump: {

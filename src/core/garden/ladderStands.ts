@@ -2,16 +2,13 @@ import { standFlow } from "../place/standFlow";
 import { bedCoverage } from "../water/bedCoverage";
 import { bedPlanOf, dripLine, drippedOf } from "../water/dripLine";
 import type { LadderStand } from "../water/ladder";
-import { headAtLines } from "./headAtLines";
+import { headAtLines, USUAL_HEAD_M } from "./headAtLines";
 import type { PumpOnPipes } from "./ladderPump";
 import { bankName } from "./loopPipes";
 import { memo } from "./memo";
 import type { Loop, Stand } from "./garden";
 import { standingOn } from "./standing";
 import type { Worked } from "./worked";
-
-/** What most drip wants, where nothing tells the head of a loop. */
-const USUAL_HEAD_M = 10;
 
 /**
  * The ends of a loop for its ladder: a bank for each valve where something gives pressure, else a stand as a whole; with what
@@ -26,7 +23,7 @@ export function ladderStands(worked: Worked, loop: Loop, stands: readonly Stand[
       lineFlowLph: flow.lineFlowLph,
       limited: flow.limited,
       sitesPerLine: flow.sitesPerFeed,
-      leastPlantShare: leastPlantShare(stand, loop),
+      leastPlantShare: leastPlantShare(stand, headAtLines(loop, stand.id, pumped)?.headM ?? USUAL_HEAD_M),
     };
     const on = (from: number, to: number) => {
       const own = lines.slice(from * flow.linesPerRun, to * flow.linesPerRun);
@@ -52,10 +49,10 @@ export function ladderStands(worked: Worked, loop: Loop, stands: readonly Stand[
 }
 
 /** Of an even share of its line, what the plant gets that gets least: by where emitters and plants are, and along the line. */
-function leastPlantShare({ spec }: Stand, { pump }: Loop): number {
-  return memo("least plant share", [spec, pump ?? NO_PUMP], () => {
+function leastPlantShare({ spec }: Stand, headM: number): number {
+  return memo("least plant share", [spec, headM], () => {
     const dripped = drippedOf(spec);
-    const answer = dripped && dripLine(dripped, headAtLines({ pump })?.headM ?? USUAL_HEAD_M);
+    const answer = dripped && dripLine(dripped, headM);
     if (!answer || answer.flow.totalLph <= 0) return 1;
     if (dripped.kind === "bucket-line")
       return Math.min(...answer.flow.flowsLph) / (answer.flow.totalLph / answer.lateral.count);
@@ -65,4 +62,3 @@ function leastPlantShare({ spec }: Stand, { pump }: Loop): number {
     return Math.min(1, Math.min(...flows) / even);
   });
 }
-const NO_PUMP = {};

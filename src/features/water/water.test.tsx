@@ -36,7 +36,7 @@ const lines = (more = {}) => (
     view={{
       stand: beds,
       spec: drippedOf(beds.spec)!,
-      head: { headM: 10, from: "pump" },
+      head: { headM: 10, from: "network" },
       watering: null,
       tests: [],
       ...more,

@@ -1,6 +1,6 @@
 "use client";
 import { useDeferredValue, useMemo, useState } from "react";
-import type { HeadAtLines } from "@/core/garden/headAtLines";
+import { USUAL_HEAD_M, type HeadAtLines } from "@/core/garden/headAtLines";
 import type { CatchCanFact } from "@/core/garden/facts";
 import { dripLine, linesOf, SMALL_PE_C, type DrippedSpec, type FrictionLaw } from "@/core/water/dripLine";
 import { timerMinutes, type TimerProgram } from "@/core/water/timer";
@@ -81,17 +81,13 @@ export function LinesSheet({ stands, view }: LinesSheetProps) {
 }
 
 const HEAD_FROM: Readonly<Record<HeadAtLines["from"], string>> = {
-  pump: "The head is what the loop’s pump is asked for at the outlet.",
-  regulator:
-    "The head is what the regulator leaves, at the height of the highest outlet; the pipe to the lines takes some of it.",
-  tank: "The head is that of the tank half way down, over the highest outlet; the pipe to the lines takes some of it.",
+  network: "The head is what the loop’s network leaves where the water goes into these lines, at its lowest water.",
+  wanted: "The network brings no head to these lines as it is told; the head is what they are to have.",
 };
 const FRICTION = [
   { value: "darcy-weisbach", label: "Darcy–Weisbach" },
   { value: "hazen-williams", label: `Hazen–Williams, C ${SMALL_PE_C}` },
 ] as const;
-/** Head that most drip wants, where nothing says another. */
-const USUAL_HEAD_M = 10;
 
 function Line({ view: { stand, spec, head, watering } }: { readonly view: DripStandView }) {
   const preferences = useUnits();

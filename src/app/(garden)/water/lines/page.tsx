@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { headAtLines } from "@/core/garden/headAtLines";
+import { pumpOnPipes } from "@/core/garden/ladderPump";
 import { drippedOf } from "@/core/water/dripLine";
 import { LinesSheet } from "@/features/water/lines/LinesSheet";
 import { plantNeedOn } from "@/core/garden/tank";
@@ -36,7 +37,16 @@ export default async function LinesPage({
             ? {
                 stand,
                 spec: drippedOf(stand.spec)!,
-                head: loop ? headAtLines(loop) : null,
+                head: loop
+                  ? headAtLines(
+                      loop,
+                      stand.id,
+                      pumpOnPipes(
+                        loop,
+                        garden.stands.filter(({ loopId }) => loopId === loop.id),
+                      ),
+                    )
+                  : null,
                 watering: loop
                   ? { timer: loop.timer, drainShare: loop.drainShare, needLpd: plantNeedOn(worked, stand) }
                   : null,
