@@ -98,6 +98,16 @@ test("a run-to-waste loop is given what drains on top of what is drunk", () => {
   expect(plan.needLByLoop.get(7)![10]).toBeCloseTo((50 * 0.05) / 0.8, 9);
 });
 
+test("what the air takes from open water belongs to the need of its loop, and is learned with it", () => {
+  const openWaterLByLoop = { 7: new Float64Array(400).fill(3) };
+  const more = { openWaterLByLoop, needFactorByLoop: { 7: 1.5 } };
+  const [without, plan] = [{ needFactorByLoop: { 7: 1.5 } }, more].map((own) =>
+    workOutPlan(input([batch(1, today, 40)], own)),
+  );
+  expect(plan!.needLByLoop.get(7)![10]! - without!.needLByLoop.get(7)![10]!).toBeCloseTo(4.5, 9);
+  expect(plan!.needByClimateL[10]! - without!.needByClimateL[10]!).toBeCloseTo(4.5, 9);
+});
+
 test("where the climate is told a plant drinks by it, as the log has taught; a figure that was told to stand stands", () => {
   const et0MmByArea = {
     1: new Float64Array(400).fill(4),

@@ -164,7 +164,8 @@ function drinkingByArea({ growingAreas }: PlanInput, days: number): Map<number, 
 }
 
 /**
- * Litres a day that each loop has to bring: what is drunk on it, as the loop's log has taught, and what drains.
+ * Litres a day that each loop has to bring: what is drunk on it and what the air takes, as the loop's log has taught, and
+ * what drains.
  * @param byClimateL of all loops, is added to
  */
 function needByLoop(
@@ -173,6 +174,7 @@ function needByLoop(
   byClimateL: Float64Array,
 ): Map<number | "hand", Float64Array> {
   const needs = new Map<number | "hand", Float64Array>();
+  const factorOf = (loopId: number | null) => (loopId === null ? 1 : (input.needFactorByLoop?.[loopId] ?? 1));
   for (const area of input.growingAreas) {
     const figures = runningSum(water.get(area.id)!.figures);
     const climate = runningSum(water.get(area.id)!.climate);
@@ -182,13 +184,22 @@ function needByLoop(
       const need = needs.get(key) ?? new Float64Array(figures.length);
       needs.set(key, need);
       const drained = loopId === null ? 0 : (input.drainShareByLoop[loopId] ?? 0);
-      const factor = loopId === null ? 1 : (input.needFactorByLoop?.[loopId] ?? 1);
-      const times = (share * factor) / (1 - drained);
+      const times = (share * factorOf(loopId)) / (1 - drained);
       for (let day = 0; day < need.length; day++) {
         const weatherL = times * climate[day]! * (et0Mm?.[day] ?? 0);
         need[day]! += times * figures[day]! + weatherL;
         byClimateL[day]! += weatherL;
       }
+    }
+  }
+  for (const [id, openWaterL] of Object.entries(input.openWaterLByLoop ?? {})) {
+    const loopId = Number(id);
+    const need = needs.get(loopId) ?? new Float64Array(openWaterL.length);
+    needs.set(loopId, need);
+    for (let day = 0; day < need.length; day++) {
+      const litres = factorOf(loopId) * openWaterL[day]!;
+      need[day]! += litres;
+      byClimateL[day]! += litres;
     }
   }
   return needs;

@@ -87,4 +87,6 @@ export interface PlanInput {
   readonly needFactorByLoop?: Readonly<Record<number, number>>;
   /** Reference evapotranspiration of each day in a growing area, mm; none where its climate is not told. */
   readonly et0MmByArea?: Readonly<Record<number, Float64Array>>;
+  /** What the air takes each day from water that a loop keeps open, L, by loop id; none where it keeps none. */
+  readonly openWaterLByLoop?: Readonly<Record<number, Float64Array>>;
 }

@@ -13,6 +13,11 @@ export function dayOfYear(day: Day): number {
   return day - dayFromIso(`${civilDate(day).year}-01-01`) + 1;
 }
 
+/** Which days of the year they are. @param from, to first day, and the day after the last */
+export function daysOfYearIn(from: Day, to: Day): Uint16Array {
+  return Uint16Array.from({ length: to - from }, (_, at) => dayOfYear(from + at));
+}
+
 /** What the weather of a garden is like; null where its temperatures are not told. */
 export function normalsOf({ climate, latitudeDeg }: Pick<Garden, "climate" | "latitudeDeg">): ClimateNormals | null {
   const { highestCByMonth, lowestCByMonth } = climate ?? {};
@@ -61,13 +66,13 @@ export function et0ByArea(
   const byHouse = et0ByHouse(garden);
   if (byHouse.size === 0) return {};
   const found: Record<number, Float64Array> = {};
+  const daysOfYear = daysOfYearIn(from, to);
   for (const [areaId, stands] of standsOf) {
     const parts = stands.map(({ houseId, spec }) => ({ et0: byHouse.get(houseId), sites: standCounts(spec).sites }));
     const sites = parts.reduce((sum, part) => sum + part.sites, 0);
     if (sites === 0 || parts.some(({ et0 }) => !et0)) continue;
-    const first = dayOfYear(from) - 1;
-    found[areaId] = Float64Array.from({ length: to - from }, (_, at) =>
-      parts.reduce((sum, part) => sum + (part.sites / sites) * part.et0![(first + at) % YEAR_DAYS]!, 0),
+    found[areaId] = Float64Array.from(daysOfYear, (day) =>
+      parts.reduce((sum, part) => sum + (part.sites / sites) * part.et0![day - 1]!, 0),
     );
   }
   return found;

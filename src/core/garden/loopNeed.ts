@@ -1,15 +1,24 @@
 import type { Plan } from "../batches/plan";
+import type { PlanInput } from "../batches/types";
 import { drunkByDay, needFactor, type NeedFactor, type TankChange, type TankLevel } from "../water/needFactor";
 import type { Loop } from "./garden";
 
 /** The need of a loop is taken over so many days from today: one hot or empty day does not decide over a stock. */
 const NEED_DAYS = 7;
+const NONE = new Float64Array(0);
 
 /** Litres a day that a loop wants, the mean of the days from today. */
 export function loopNeedLpd(plan: Plan, loopId: number | "hand"): number {
-  const need = plan.needLByLoop.get(loopId);
-  if (!need) return 0;
-  const ahead = need.subarray(plan.today - plan.from, plan.today - plan.from + NEED_DAYS);
+  return meanAhead(plan, plan.needLByLoop.get(loopId));
+}
+
+/** Of that, what the air takes from open water. */
+export function openWaterLpd(plan: Plan, input: PlanInput, loop: Loop): number {
+  return loop.needFactor * meanAhead(plan, input.openWaterLByLoop?.[loop.id]);
+}
+
+function meanAhead(plan: Plan, byDayL: Float64Array | undefined): number {
+  const ahead = (byDayL ?? NONE).subarray(plan.today - plan.from, plan.today - plan.from + NEED_DAYS);
   return ahead.reduce((sum, litres) => sum + litres, 0) / Math.max(1, ahead.length);
 }
 

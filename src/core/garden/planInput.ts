@@ -6,6 +6,7 @@ import { standCounts } from "../place/standCounts";
 import type { Day } from "../units/day";
 import { et0ByArea } from "./climate";
 import type { Garden, GrowingAreaRow, Stand } from "./garden";
+import { openWaterByLoop } from "./openWater";
 
 /** How far the plan looks back and ahead. */
 const DAYS_BACK = 84;
@@ -34,6 +35,7 @@ export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly
     drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),
     needFactorByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.needFactor])),
     et0MmByArea: et0ByArea(garden, standsOf, from, to),
+    openWaterLByLoop: openWaterByLoop(garden, from, to),
   };
 }
 

@@ -16,6 +16,8 @@ export interface LoopNeedProps {
   readonly need: {
     /** A day, the mean of a week. */
     readonly litres: number;
+    /** Of that, what the air takes from open water. */
+    readonly openWaterLpd: number;
     readonly today: Standing | null;
     readonly hasClimate: boolean;
     /** What the log says; null where it cannot say anything. */
@@ -29,7 +31,7 @@ const FEWEST_DAYS = 5;
 const NEAR = 0.03;
 
 /** What is drunk on a loop, how that was worked out, and what the log says against it. */
-export function LoopNeed({ loop, need: { litres, today, hasClimate, learned } }: LoopNeedProps) {
+export function LoopNeed({ loop, need: { litres, openWaterLpd, today, hasClimate, learned } }: LoopNeedProps) {
   const units = useUnits();
   const take = useCommand(setNeedFactor, { done: "Taken over" });
   const text = (value: number) => quantityText(value, "volume", units);
@@ -42,10 +44,11 @@ export function LoopNeed({ loop, need: { litres, today, hasClimate, learned } }:
       <p className="mt-1">
         <Why
           label="Drunk a day"
-          how="Of each plant that stands on this loop: what short grass would drink in its house that day (FAO-56) × its crop coefficient × its ground, or the figure of its stage where that was told to stand or something is missing; times what the log has taught; the mean of the seven days from today."
+          how="Of each plant that stands on this loop: what short grass would drink in its house that day (FAO-56) × its crop coefficient × its ground, or the figure of its stage where that was told to stand or something is missing; and what the air takes from ponds, 1.05 × short grass on the water that no raft covers; times what the log has taught; the mean of the seven days from today."
           inputs={[
             ["by the climate, today", text(today?.byClimateLpd ?? 0)],
             ["by figures of the stages, today", text((today?.needLpd ?? 0) - (today?.byClimateLpd ?? 0))],
+            ...(openWaterLpd > 0 ? [["from open water, a day", text(openWaterLpd)] as [string, string]] : []),
             ["times, from the log", loop.needFactor.toFixed(2)],
           ]}
         >
@@ -61,7 +64,7 @@ export function LoopNeed({ loop, need: { litres, today, hasClimate, learned } }:
                 : ", in part by the climate, in part by figures of the stages"}
           </span>
         )}
-        .
+        {openWaterLpd > 0 && `; ${text(openWaterLpd)} of it from open water`}.
       </p>
       {!hasClimate && (
         <p className="mt-1 text-sm text-soft">

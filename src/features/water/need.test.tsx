@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import type { Loop, Stand } from "@/core/garden/garden";
-import type { StillSpec } from "@/core/garden/stillWater";
+import type { StillSpec } from "@/core/place/stillVessel";
 import { STAND_MODELS } from "@/core/place/kinds";
 import type { ActionResult } from "@/server/session/result";
 import { shown } from "../../../tests/component/shown";
@@ -15,7 +15,7 @@ jest.mock("@/server/history/actions", () => ({ undoAct: jest.fn() }));
 beforeEach(() => act.mockClear());
 
 const need = (more: Partial<LoopNeedProps["need"]> = {}): LoopNeedProps["need"] => ({
-  ...{ litres: 107, hasClimate: true, learned: null },
+  ...{ litres: 107, openWaterLpd: 7, hasClimate: true, learned: null },
   today: { plants: 600, needLpd: 100, byClimateLpd: 100 },
   ...more,
 });
@@ -26,7 +26,7 @@ test("what is drunk says how it was worked out, and the log's factor is taken ov
     <LoopNeed loop={loop} need={need({ learned: { factor: 1.2345, days: 20, leaks: [20_000] } })} />,
   );
   const said = screen.getByRole("region", { name: "What is drunk" });
-  expect(said.textContent).toContain("107 L a day, by the climate.");
+  expect(said.textContent).toContain("107 L a day, by the climate; 7 L of it from open water.");
   expect(said.textContent).toContain(
     "they drink 1.23 times what is worked out, over 20 days. On 1 day far more left it",
   );
@@ -39,7 +39,7 @@ test("without a climate that is said; a few days, and a factor in use already, p
   const { unmount } = shown(
     <LoopNeed
       loop={loop}
-      need={need({ hasClimate: false, today: figures, learned: { factor: 2, days: 3, leaks: [] } })}
+      need={need({ openWaterLpd: 0, hasClimate: false, today: figures, learned: { factor: 2, days: 3, leaks: [] } })}
     />,
   );
   expect(screen.getByRole("region").textContent).toContain("107 L a day, by the figures of the stages.");

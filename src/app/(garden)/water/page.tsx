@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { LoopSheet } from "@/features/water/LoopSheet";
 import { normalsOf } from "@/core/garden/climate";
-import { learnedNeed, loopNeedLpd } from "@/core/garden/loopNeed";
+import { learnedNeed, loopNeedLpd, openWaterLpd } from "@/core/garden/loopNeed";
 import { filmPauses } from "@/core/garden/filmPauses";
 import { remediesOf } from "@/core/garden/remedies";
 import { loopLight } from "@/core/garden/loopLight";
@@ -46,6 +46,7 @@ export default async function WaterPage({
         remedies={loop && ladder ? remediesOf(worked, loop, ladder, bank) : []}
         need={{
           litres: loop ? loopNeedLpd(worked.plan, loop.id) : 0,
+          openWaterLpd: loop ? openWaterLpd(worked.plan, worked.input, loop) : 0,
           today: loop && standingOnLoop(worked, loop.id, worked.today),
           hasClimate: normalsOf(rows) !== null,
           learned,

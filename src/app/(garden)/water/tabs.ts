@@ -1,4 +1,4 @@
-import { stillOf } from "@/core/garden/stillWater";
+import { stillOf } from "@/core/place/stillVessel";
 import type { Stand } from "@/core/garden/garden";
 import type { SheetTab } from "@/ui/Station";
 

@@ -1,7 +1,8 @@
 "use client";
 import { useMemo } from "react";
 import { STAND } from "@/core/garden/entities/place";
-import { stillAnswer, vesselOf, type StillStand } from "@/core/garden/stillWater";
+import { stillAnswer, type StillStand } from "@/core/garden/stillWater";
+import { vesselOf } from "@/core/place/stillVessel";
 import { FLOAT_VALVE, FLOAT_VALVE_MEASURES, number, type FloatValve } from "@/core/place/kinds/shared";
 import { standCounts } from "@/core/place/standCounts";
 import { PEAK_HOUR_SHARE } from "@/core/water/stillTank";
