@@ -103,7 +103,7 @@ function Schools({ today, loop, input }: SchoolsProps) {
         water they drink. A day’s care takes <MeasureBlank blanks={blanks} name="minutesPerDay" />, a change{" "}
         <MeasureBlank blanks={blanks} name="minutesPerChange" />.
       </Sentence>
-      <div className="mt-4 overflow-x-auto">
+      <div className="relative mt-4 overflow-x-auto">
         <table className="w-full min-w-[62rem] text-right [&_td]:whitespace-nowrap [&_td]:pl-3 [&_th]:pl-3 [&_th:first-child]:pl-0">
           <thead>
             <tr className="border-b-2 border-ink align-bottom">
