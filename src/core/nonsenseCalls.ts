@@ -831,6 +831,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
     args: [{ drawnL: new Array<number>(24).fill(10), tankL: 500, flowLph: 100, hoursPerDay: 8 }],
   },
   "water/refillDay#sharesByHour": { args: [360, 1080] },
+  "water/waterViscosity#kinematicViscosityM2PerS": { args: [18] },
   "water/timer#timerMinutes": { args: [{ kind: "times", timesMin: [480, 1020], runMin: 20 }] },
   "water/timer#timerRuns": { args: [{ kind: "every", everyMin: 90, runMin: 15, fromMin: 420, toMin: 1140 }] },
 };
@@ -1014,6 +1015,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "water/loopPump#realPumpOf",
       "water/loopPump#pumpSystem",
       "water/loopPump#mainPipe",
+      "water/loopPump#viscosityIn",
       "garden/tank#loopLadder",
       "garden/tank#endsOf",
       "garden/tank#tankLimits",

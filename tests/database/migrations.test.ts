@@ -139,7 +139,7 @@ test("stands, houses and their memory of the version before grow into this one's
 /** What later migrations give a pump of before. */
 const NO_FILTER = {
   ...{ filterCleanM: 0, filterDirtyM: 0, filterAtLph: 1000 },
-  ...{ manifoldBoreMm: 0, bankValveK: 0, wall: "plastic" },
+  ...{ manifoldBoreMm: 0, bankValveK: 0, wall: "plastic", waterC: 20 },
 };
 
 test("an act from before parts had ids is undone after: a salt taken out of a recipe, a pump of before, a deleted variety", async () => {

@@ -23,7 +23,11 @@ export function ladderStands(worked: Worked, loop: Loop, stands: readonly Stand[
       lineFlowLph: flow.lineFlowLph,
       limited: flow.limited,
       sitesPerLine: flow.sitesPerFeed,
-      leastPlantShare: leastPlantShare(stand, headAtLines(loop, stand.id, pumped)?.headM ?? USUAL_HEAD_M),
+      leastPlantShare: leastPlantShare(
+        stand,
+        headAtLines(loop, stand.id, pumped)?.headM ?? USUAL_HEAD_M,
+        loop.pump?.waterC,
+      ),
     };
     const on = (from: number, to: number) => {
       const own = lines.slice(from * flow.linesPerRun, to * flow.linesPerRun);
@@ -49,10 +53,10 @@ export function ladderStands(worked: Worked, loop: Loop, stands: readonly Stand[
 }
 
 /** Of an even share of its line, what the plant gets that gets least: by where emitters and plants are, and along the line. */
-function leastPlantShare({ spec }: Stand, headM: number): number {
-  return memo("least plant share", [spec, headM], () => {
+function leastPlantShare({ spec }: Stand, headM: number, waterC?: number): number {
+  return memo("least plant share", [spec, headM, waterC], () => {
     const dripped = drippedOf(spec);
-    const answer = dripped && dripLine(dripped, headM);
+    const answer = dripped && dripLine(dripped, headM, "darcy-weisbach", waterC);
     if (!answer || answer.flow.totalLph <= 0) return 1;
     if (dripped.kind === "bucket-line")
       return Math.min(...answer.flow.flowsLph) / (answer.flow.totalLph / answer.lateral.count);

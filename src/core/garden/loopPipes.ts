@@ -11,7 +11,7 @@ import {
   type LoopNetwork,
   type NetworkBank,
 } from "../water/network/loopNetwork";
-import { mainPipe, type LoopPump, type MainsPressure } from "../water/loopPump";
+import { mainPipe, viscosityIn, type LoopPump, type MainsPressure } from "../water/loopPump";
 import {
   regulationAt,
   regulatorLink,
@@ -136,6 +136,8 @@ function banksOf({ id, name, spec }: PipedStand, pump: LoopPump, elevationM: num
   if (dripped && !lateral) return [];
   const lateralsPerLine = spec.kind === "drip-beds" ? spec.lateralsPerBed : 1;
   const pitchM = linePitchM(spec) * flow.linesPerRun;
+  const water = { kinematicViscosityM2PerS: viscosityIn(pump) };
+  const tube = thinTube(spec);
   return Array.from({ length: valves }, (_, valve) => {
     const lines = Math.min(perValve, flow.feeds - valve * perValve);
     return {
@@ -151,15 +153,15 @@ function banksOf({ id, name, spec }: PipedStand, pump: LoopPump, elevationM: num
         atMain: 0,
         open: true,
         elevationM,
-        connection: { lengthM: NEXT_TO_M, boreMm, fittingsK: bankValveK },
+        connection: { lengthM: NEXT_TO_M, boreMm, fittingsK: bankValveK, ...water },
         manifold: {
-          pipe: { boreMm },
+          pipe: { boreMm, ...water },
           firstOfftakeM: NEXT_TO_M,
           offtakeSpacingM: pitchM / lateralsPerLine,
           offtakes: lines * lateralsPerLine,
         },
-        lateral,
-        outlet: lateral ? lateral.emitter : (thinTube(spec) ?? spigot(flow.lineFlowLph, headWantedM)),
+        lateral: lateral && { ...lateral, pipe: { ...lateral.pipe, ...water } },
+        outlet: lateral ? lateral.emitter : tube ? { ...tube, ...water } : spigot(flow.lineFlowLph, headWantedM),
       },
     };
   });

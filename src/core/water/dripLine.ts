@@ -8,6 +8,7 @@ import { randomBlocking, type RandomBlocking } from "./blockedEmitters";
 import type { Emitter } from "./emitter";
 import { solveLateral, type Lateral, type LateralFlow } from "./lateral";
 import { uniformity, type Uniformity } from "./uniformity";
+import { kinematicViscosityM2PerS, USUAL_WATER_C } from "./waterViscosity";
 
 /** Kinds of stands whose water comes out of emitters along a line. */
 export type DrippedSpec = DripBeds | BucketLine;
@@ -144,6 +145,7 @@ export interface DripLineAnswer {
  *
  * @param inletHeadM pressure head at the line's inlet, m
  * @param friction by which law the pipe's friction is worked out
+ * @param waterC of the water, 0–50 °C
  * @returns null where not one emitter fits
  * @throws RangeError when a figure is outside its range
  * @source solveLateral, uniformity
@@ -152,12 +154,16 @@ export function dripLine(
   spec: DrippedSpec,
   inletHeadM: number,
   friction: FrictionLaw = "darcy-weisbach",
+  waterC = USUAL_WATER_C,
 ): DripLineAnswer | null {
   requireRange("dripLine", "inletHeadM", inletHeadM, 0.01, 500);
   const plain = lateralOf(spec);
   if (!plain) return null;
-  const lateral =
-    friction === "hazen-williams" ? { ...plain, pipe: { ...plain.pipe, hazenWilliamsC: SMALL_PE_C } } : plain;
+  const law =
+    friction === "hazen-williams"
+      ? { hazenWilliamsC: SMALL_PE_C }
+      : { kinematicViscosityM2PerS: kinematicViscosityM2PerS(waterC) };
+  const lateral = { ...plain, pipe: { ...plain.pipe, ...law } };
   const flow = solveLateral(lateral, inletHeadM);
   const emittersPerPlant = emittersPerPlantOf(spec, lateral);
   return {
@@ -198,6 +204,7 @@ export const USUAL_SPACINGS_M: readonly number[] = [0.1, 0.15, 0.2, 0.3, 0.4];
  *
  * @param spacingsM 0.02–10 m each; one at which no emitter fits is left out
  * @param blockedShare of all emitters, 0–1
+ * @param waterC of the water, 0–50 °C
  * @throws RangeError when a figure is outside its range
  * @source solveLateral, bedCoverage, randomBlocking; cost = metres × price ÷ seasons
  */
@@ -206,13 +213,14 @@ export function compareSpacings(
   spacingsM: readonly number[],
   inletHeadM: number,
   blockedShare: number,
+  waterC = USUAL_WATER_C,
 ): SpacingAnswer[] {
   requireSpec("compareSpacings", spec);
   requireEach("compareSpacings", "spacingsM", spacingsM, 0.02, 10);
   requireRange("compareSpacings", "blockedShare", blockedShare, 0, 1);
   return spacingsM.flatMap((spacingM) => {
     const own = { ...spec, emitterSpacingM: spacingM };
-    const answer = dripLine(own, inletHeadM);
+    const answer = dripLine(own, inletHeadM, "darcy-weisbach", waterC);
     if (!answer) return [];
     const coverage = bedCoverage(bedPlanOf(own, answer));
     const flows = coverage.plants.map(({ flowLph }) => flowLph);

@@ -2,6 +2,7 @@ import { fittingsK } from "./pipeSizes";
 import type { PipeRun } from "./pipeFriction";
 import type { PumpSystem } from "./pumpDuty";
 import type { KnownPump } from "./pumpCurve";
+import { kinematicViscosityM2PerS, USUAL_WATER_C } from "./waterViscosity";
 
 /** What a pipe may be of, by how rough its wall is. */
 export const PIPE_WALLS = ["plastic", "hose", "steel", "rusty"] as const;
@@ -42,11 +43,13 @@ interface PumpPipe {
   readonly bankValveK?: number;
   /** What its wall is like; plastic where nothing is told. */
   readonly wall?: PipeWall;
+  /** Of the water when it is coldest, °C; 20 where nothing is told. */
+  readonly waterC?: number;
   /** Keeps the pipe full while the pump stands; without one its water runs back into the tank. */
   readonly nonReturnValve: boolean;
 }
 
-/** What nothing is told of: no filter, manifolds as wide as the pipe to them, valves that take nothing, plastic pipe. */
+/** What nothing is told of: no filter, manifolds as wide as the pipe to them, valves that take nothing, plastic pipe, water of 20 °C. */
 export const PLAIN_PIPE = {
   filterCleanM: 0,
   filterDirtyM: 0,
@@ -54,6 +57,7 @@ export const PLAIN_PIPE = {
   manifoldBoreMm: 0,
   bankValveK: 0,
   wall: "plastic",
+  waterC: USUAL_WATER_C,
 } as const;
 
 /** The mains behind a regulator. */
@@ -78,6 +82,11 @@ export function realPumpOf(pump: LoopPump): RealPump | null {
   return pump.kind === "label" || pump.kind === "table" ? pump : null;
 }
 
+/** Of the water that a loop's pump pushes, m²/s. */
+export function viscosityIn({ waterC = USUAL_WATER_C }: Pick<LoopPump, "waterC">): number {
+  return kinematicViscosityM2PerS(waterC);
+}
+
 /** The pipe from what gives the pressure to the banks. */
 export function mainPipe(pump: LoopPump): PipeRun {
   return {
@@ -85,6 +94,7 @@ export function mainPipe(pump: LoopPump): PipeRun {
     boreMm: pump.boreMm,
     fittingsK: fittingsK(pump.elbows, pump.valves, pump.fittingsK),
     roughnessMm: ROUGHNESS_MM[pump.wall ?? "plastic"],
+    kinematicViscosityM2PerS: viscosityIn(pump),
   };
 }
 

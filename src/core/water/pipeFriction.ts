@@ -2,6 +2,7 @@ import { newRate, type Rate } from "../numeric/rate";
 import { GRAVITY_M_PER_S2 } from "../units/physics";
 import { requireRange, requireFigures } from "../units/range";
 import { frictionTable, LAMINAR_END_RE } from "./frictionFactor";
+import { kinematicViscosityM2PerS, USUAL_WATER_C } from "./waterViscosity";
 
 /** A round pipe, by what decides its friction. The bore is the inside diameter, never the nominal size. */
 export interface Pipe {
@@ -30,7 +31,7 @@ const PIPE_RANGES = {
 } as const;
 const M3_PER_S_PER_LPH = 1 / 3_600_000;
 const ROUGHNESS_MM = 0.0015;
-const VISCOSITY_20_C_M2_PER_S = 1.004e-6;
+const VISCOSITY_M2_PER_S = kinematicViscosityM2PerS(USUAL_WATER_C);
 
 /**
  * The friction of a pipe as a function of its flow, for solvers that ask many times: Darcy–Weisbach, or Hazen–Williams on
@@ -52,7 +53,7 @@ export function frictionOf(pipe: Pipe): Friction {
     };
   }
   const velocityPerLph = M3_PER_S_PER_LPH / ((Math.PI * boreM ** 2) / 4);
-  const reynoldsPerLph = (velocityPerLph * boreM) / (pipe.kinematicViscosityM2PerS ?? VISCOSITY_20_C_M2_PER_S);
+  const reynoldsPerLph = (velocityPerLph * boreM) / (pipe.kinematicViscosityM2PerS ?? VISCOSITY_M2_PER_S);
   const table = frictionTable((pipe.roughnessMm ?? ROUGHNESS_MM) / pipe.boreMm);
   // lossPerM = c·f·Re²
   const c = (velocityPerLph / reynoldsPerLph) ** 2 / (2 * GRAVITY_M_PER_S2 * boreM);

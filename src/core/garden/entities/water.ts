@@ -113,6 +113,10 @@ const PIPE = [
     },
     { initial: "plastic" },
   ),
+  numberField("waterC", "The water, when it is coldest", "temperature", 0, 50, {
+    initial: 20,
+    hint: "cold water creeps: at {5 °C} a slow line loses half as much again",
+  }),
   { type: "switch", name: "nonReturnValve", label: "A non-return valve keeps the pipe full when the pump stops" },
 ] as const;
 

@@ -34,6 +34,8 @@ export interface DripStandView {
   readonly spec: DrippedSpec;
   /** Null where nothing says what head there is. */
   readonly head: HeadAtLines | null;
+  /** Of the water of its loop, where it is told. */
+  readonly waterC?: number;
   /** Of its loop; null where it stands on none. */
   readonly watering: {
     readonly timer: TimerProgram;
@@ -89,7 +91,7 @@ const FRICTION = [
   { value: "hazen-williams", label: `Hazen–Williams, C ${SMALL_PE_C}` },
 ] as const;
 
-function Line({ view: { stand, spec, head, watering } }: { readonly view: DripStandView }) {
+function Line({ view: { stand, spec, head, waterC, watering } }: { readonly view: DripStandView }) {
   const preferences = useUnits();
   const measures = useMemo(() => lineMeasures(spec), [spec]);
   const givenM = head?.headM ?? USUAL_HEAD_M;
@@ -101,7 +103,7 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
   // The picture follows the hand; the table, which takes longer, a moment later.
   const compared = useDeferredValue(useMemo(() => ({ spec: tried, headM: triedHeadM }), [tried, triedHeadM]));
   const [friction, setFriction] = useState<FrictionLaw>("darcy-weisbach");
-  const answer = useMemo(() => dripLine(tried, triedHeadM, friction), [tried, triedHeadM, friction]);
+  const answer = useMemo(() => dripLine(tried, triedHeadM, friction, waterC), [tried, triedHeadM, friction, waterC]);
   const isOther = measures.some(({ name }) => name !== HEAD.name && tried[name as "kind"] !== spec[name as "kind"]);
   const save = useCommand(saveStand, { done: "Saved" });
   const isBed = tried.kind === "drip-beds";
@@ -158,8 +160,10 @@ function Line({ view: { stand, spec, head, watering } }: { readonly view: DripSt
           )}
         </aside>
       </div>
-      {compared.spec.kind === "drip-beds" && <SpacingTable spec={compared.spec} headM={compared.headM} />}
-      {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={compared.headM} />}
+      {compared.spec.kind === "drip-beds" && (
+        <SpacingTable spec={compared.spec} headM={compared.headM} waterC={waterC} />
+      )}
+      {spec.kind === "drip-beds" && <PorousHose stand={stand} spec={spec} headM={compared.headM} waterC={waterC} />}
     </>
   );
 }

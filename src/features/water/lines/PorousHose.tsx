@@ -42,10 +42,12 @@ export const PorousHose = memo(function PorousHose({
   stand,
   spec,
   headM,
+  waterC,
 }: {
   readonly stand: Stand;
   readonly spec: DripBeds;
   readonly headM: number;
+  readonly waterC?: number;
 }) {
   const units = useUnits();
   const [first] = useState(() =>
@@ -64,7 +66,7 @@ export const PorousHose = memo(function PorousHose({
   }, [good]);
   const save = useCommand(saveStand, { done: "Saved" });
   const laid = useMemo(() => (typeof hose === "object" ? withPorousHose(spec, hose) : null), [spec, hose]);
-  const answer = useMemo(() => laid && dripLine(laid, headM), [laid, headM]);
+  const answer = useMemo(() => laid && dripLine(laid, headM, "darcy-weisbach", waterC), [laid, headM, waterC]);
   return (
     <details className="mt-8">
       <summary className="min-h-11 cursor-pointer">

@@ -13,16 +13,18 @@ const BLOCKED = [0.02, 0.05, 0.1, 0.2] as const;
 export const SpacingTable = memo(function SpacingTable({
   spec,
   headM,
+  waterC,
 }: {
   readonly spec: DripBeds;
   readonly headM: number;
+  readonly waterC?: number;
 }) {
   const units = useUnits();
   const [blocked, setBlocked] = useState<number>(BLOCKED[1]);
   const rows = useMemo(() => {
     const spacings = [...new Set([...USUAL_SPACINGS_M, spec.emitterSpacingM])].sort((one, other) => one - other);
-    return compareSpacings(spec, spacings, headM, blocked);
-  }, [spec, headM, blocked]);
+    return compareSpacings(spec, spacings, headM, blocked, waterC);
+  }, [spec, headM, blocked, waterC]);
   const hasPrice = spec.linePricePerM > 0;
   return (
     <section className="mt-8">

@@ -47,6 +47,7 @@ export default async function LinesPage({
                       ),
                     )
                   : null,
+                ...(loop?.pump?.waterC !== undefined && { waterC: loop.pump.waterC }),
                 watering: loop
                   ? { timer: loop.timer, drainShare: loop.drainShare, needLpd: plantNeedOn(worked, stand) }
                   : null,
