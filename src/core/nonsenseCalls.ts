@@ -95,6 +95,14 @@ const salt = {
   solubilityGPerL: [127, 194, 279, 380],
   stock: "B",
 } as const;
+const wish = {
+  targetsMgPerL: { N: 100, K: 250 },
+  leastMgPerL: { K: 100 },
+  greatestMgPerL: { Cl: 70 },
+  ammoniumShareMost: 0.15,
+  waterMgPerL: { Ca: 20 },
+  salts: [{ percent: salt.percent, pricePerKg: 1.9 }],
+};
 const feedInput: FeedSheetInput = {
   targetsMgPerL: { "NO3-N": 100, K: 250 },
   ecMsPerCm: 1.5,
@@ -169,6 +177,7 @@ const bar = { lengthMm: 6000, price: 10, onHand: 2 };
 const cutProblem = { sawCutMm: 3, trimMm: 5, objective: "bars", pieces: [{ lengthMm: 900, count: 0 }], bars: [bar] };
 const demand = { orderId: 1, customerName: "Stall", varietyId: 1, day: day + 1, wanted: 3 };
 const solved = () => ({ kind: "none" }) as const;
+const found = () => ({ kind: "solved", optimal: true, objective: 0, values: {}, duals: {} }) as const;
 
 /** Functions that take any finite number: they write it or convert it. */
 export const ANY_FINITE: ReadonlySet<string> = new Set([
@@ -366,6 +375,9 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/salts#stockFor": { args: [salt], but: ["solubilityGPerL.0", "solubilityGPerL.3"] },
   "feed/saltsForRecipe#elementsOfSalts": { args: [[{ percent: salt.percent }], [300]] },
   "feed/saltsForRecipe#saltsForRecipe": { args: [{ K: 200 }, [{ percent: salt.percent }], { Ca: 20 }] },
+  "feed/recipeResult#recipeResult": { args: [wish, [300]] },
+  "feed/solveRecipe#solveRecipe": { args: [wish, found] },
+  "feed/solveRecipe#uniqueAmounts": { args: [wish, found] },
   "numeric/whole#wholeDown": { args: [2.5] },
   "numeric/whole#wholeUp": { args: [2.5] },
   "numeric/riseToZero#riseToZero": { args: [0, 10, (x: number) => x - 4] },
@@ -1040,6 +1052,10 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/tankSpot#tankSpot": GARDEN,
   "place/told/kinds#toldKind": BUILDER,
   "numeric/leastWhole#leastWhole": BUILDER,
+  "feed/missingSalt#missingSalts": "feed/solveRecipe#solveRecipe",
+  "feed/recipeWish#amountOf": BUILDER,
+  "feed/recipeWish#requireWish": CHECK,
+  "numeric/linearProgram#linearProgram": BUILDER,
   "place/fit#fitsIn": BUILDER,
   "place/stillVessel#stillOf": SOUND,
   "place/stillVessel#vesselOf": SOUND,

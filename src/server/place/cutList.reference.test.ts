@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import reference from "../../../tests/reference/place/cutlist.json";
 import { cutList, type CutProblem } from "@/core/place/bench/cutList";
-import type { SolveProgram } from "@/core/place/bench/cutModel";
+import type { SolveProgram } from "@/core/numeric/solveProgram";
 import { solver } from "../solver/highs";
 
 let solve: SolveProgram;

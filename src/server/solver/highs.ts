@@ -1,5 +1,5 @@
 import highsLoader from "highs";
-import type { SolveProgram } from "@/core/place/bench/cutModel";
+import type { SolveProgram } from "@/core/numeric/solveProgram";
 
 type Highs = Awaited<ReturnType<typeof highsLoader>>;
 

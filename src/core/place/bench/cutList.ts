@@ -1,3 +1,4 @@
+import type { SolveProgram } from "../../numeric/solveProgram";
 import { requireRange, requireWhole } from "../../units/range";
 import {
   EPSILON,
@@ -9,7 +10,6 @@ import {
   type Goal,
   type Model,
   type Pattern,
-  type SolveProgram,
 } from "./cutModel";
 import { firstPatterns, generate, onOtherBars, type Relaxed } from "./cutPatterns";
 import { bestPlan } from "./cutPlan";
