@@ -63,13 +63,22 @@ async function ask<Row extends pg.QueryResultRow>(url: string, sql: string, valu
     .finally(() => client.end());
 }
 
-/** Batches are being written, in a transaction that is still open. */
-async function isWriting(ownerUrl: string) {
-  const writing =
-    "select count(*) as n from pg_stat_activity where state <> 'idle' and query ~ '^(select \\* from begin_act|insert into \"batch\"|update act)'";
-  await expect
-    .poll(async () => Number((await ask<{ n: string }>(ownerUrl, writing))[0]!.n), { intervals: [2] })
-    .toBeGreaterThan(0);
+/** Holds a save half done while something else happens: its rows are in, and their history waits to be written. */
+async function halfDone<Answer>(ownerUrl: string, save: () => Promise<Answer>, meanwhile: () => void): Promise<Answer> {
+  const holder = new pg.Client({ connectionString: ownerUrl });
+  await holder.connect();
+  let saving: Promise<Answer>;
+  try {
+    await holder.query("begin");
+    await holder.query("lock table change in exclusive mode");
+    saving = save();
+    const waiting = "select 1 from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'";
+    await expect.poll(async () => (await holder.query(waiting)).rowCount).toBeGreaterThan(0);
+    meanwhile();
+  } finally {
+    await holder.end();
+  }
+  return saving;
 }
 
 const note = (title: string) => ({ title, place: "", day: process.env.SEED_ROUND_TODAY!, note: "" });
@@ -119,13 +128,13 @@ garden("the application is killed in the middle of a save: all of it is kept, or
       )[0]!.n,
     );
   const before = await count();
-  const saving = call("addBatches", { batches }).then(
-    () => "answered",
-    () => "cut off",
-  );
-  await isWriting(on.ownerUrl);
-  process.kill(on.web.pid, "SIGKILL");
-  await saving;
+  const save = () =>
+    call("addBatches", { batches }).then(
+      () => "answered",
+      () => "cut off",
+    );
+  const answer = await halfDone(on.ownerUrl, save, () => process.kill(on.web.pid, "SIGKILL"));
+  expect(answer).toBe("cut off");
   await expect
     .poll(async () =>
       Number(
@@ -268,8 +277,12 @@ garden("stopping lets what runs finish", async ({ on }) => {
     cells: 9,
     targetPlants: 8,
   }));
-  const saving = call("addBatches", { batches });
-  await isWriting(on.ownerUrl);
-  await on.web.stop();
-  expect(await saving).toMatchObject({ ok: true });
+  let stopping: Promise<unknown> | undefined;
+  const saved = await halfDone(
+    on.ownerUrl,
+    () => call("addBatches", { batches }),
+    () => (stopping = on.web.stop()),
+  );
+  expect(saved).toMatchObject({ ok: true });
+  await stopping;
 });
