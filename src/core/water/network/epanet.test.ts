@@ -95,7 +95,7 @@ test("random laterals give what the EPANET engine finds", async () => {
       const ours = solveLateral(lateral, headM);
       ours.flowsLph.forEach((flow, at) => near(flow, theirs.outletsLph[at]!, ours.totalLph));
     }),
-    { numRuns: 25 },
+    { numRuns: 25, endOnFailure: true },
   );
 });
 
@@ -108,11 +108,13 @@ test("random loops give what the EPANET engine finds, outlet by outlet", async (
       model.close();
       fc.pre(isBalanced);
       const ours = solveLoop(network);
+      // Past the end of its curve the engine carries the pump on, and ours does not.
+      fc.pre(!ours.isPastCurve);
       near(ours.flowLph, theirs.flowLph, ours.flowLph);
       const outlets = ours.banks.flatMap(({ outletsLph }) => [...outletsLph]);
       expect(outlets).toHaveLength(theirs.outletsLph.length);
       outlets.forEach((flow, at) => near(flow, theirs.outletsLph[at]!, ours.flowLph));
     }),
-    { numRuns: 25 },
+    { numRuns: 25, endOnFailure: true },
   );
 });
