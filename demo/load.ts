@@ -2,6 +2,9 @@ import pg from "pg";
 import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
 import { type Db, many, maybeOne, run, transaction } from "../src/server/db/pool";
 import { saveRow } from "../src/server/db/save";
+import { firstAmounts } from "../src/core/garden/recipeAmounts";
+import { tablesOf } from "../src/server/garden/tables";
+import { solver } from "../src/server/solver/highs";
 import { createAccount } from "../src/server/people/accounts";
 import { createGarden } from "../src/server/people/newGarden";
 import { actAs } from "../src/server/session/onBehalf";
@@ -188,7 +191,15 @@ async function loadPlaces(db: Db): Promise<Ids> {
       );
     return varietyId;
   });
+  await takeAmounts(db, id);
   return { garden: id, person, growingArea, loop, variety };
+}
+
+/** What its recipes were solved to, and accepted. */
+async function takeAmounts(db: Db, gardenId: number): Promise<void> {
+  const { recipe_salt: parts } = firstAmounts(await tablesOf(db, gardenId), await solver());
+  for (const [id, { gPer1000L }] of Object.entries(parts?.updated ?? {}))
+    await run(db, "update recipe_salt set g_per_1000l = $2 where id = $1", [id, gPer1000L![1]]);
 }
 
 type Save = (table: string, row: Record<string, unknown>) => Promise<number>;

@@ -13,6 +13,7 @@ import { today } from "../src/server/session/clock";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
 import { dragBench } from "./lib/dragBench";
+import { feedBench } from "./lib/feedBench";
 import { firstDayBench } from "./lib/firstDayBench";
 import { countBench, drawBench } from "./lib/placeBench";
 import { saveBench } from "./lib/saveBench";
@@ -37,6 +38,7 @@ const PAGES = [
   "/water/quality",
   "/feed",
   "/feed/change",
+  "/feed/solve",
   "/feed/stocks",
   "/growth",
   "/growth/climate",
@@ -61,6 +63,7 @@ await withDemo(async ({ url, databaseUrl }) => {
   if (wants("plan")) planBench(season);
   if (wants("cuts")) await cutBench();
   if (wants("water")) await waterBench(leastMs);
+  if (wants("feed")) await feedBench(leastMs);
   if (wants("drag")) await dragBench(url, keeper.cookie);
   const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
   if (wants("saves")) await saveBench(keeper, leafBank);

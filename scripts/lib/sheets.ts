@@ -7,6 +7,7 @@ export const SHEETS: readonly string[] = [
   ...["/water", "/water?loop=2", "/water/lines", "/water/pump", "/water/pump?loop=2", "/water/supply"],
   ...["/water/quality", "/water/quality?loop=3"],
   ...["/feed", "/feed/stocks", "/feed/stocks?loop=3", "/feed/change", "/feed/change?loop=3", "/feed/shelf"],
+  ...["/feed/solve", "/feed/solve?loop=2&salts=shelf"],
   ...["/growth", "/growth/sowing", "/growth/climate", "/growth/climate?house=0"],
   ...["/batches", "/batches/orders", "/batches/balance", "/batches/what-if"],
   ...["/people", "/people/garden", "/people/history", "/people/history?at=access", "/people/you", "/people/examples"],

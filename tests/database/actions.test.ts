@@ -283,6 +283,37 @@ test("a recipe that would drop gypsum is refused with the reason and stays as it
   expect(await saveRecipe({ ...recipe, name: "Leafy again" })).toMatchObject({ ok: true });
 });
 
+test("a new recipe is solved as it is saved; changed, its amounts stay until others are taken", async () => {
+  const { saveRecipe } = await import("../../src/server/feed/actions");
+  const { takeAmounts } = await import("../../src/server/feed/takeAmounts");
+  const { id: _id, opened: _opened, ...recipe } = await formOf(rows, RECIPE, "true", { salts: RECIPE_SALT });
+  const salts = (recipe.salts as { saltId: number; stock: string }[]).map(({ saltId, stock }) => ({ saltId, stock }));
+  const saved = await saveRecipe({ ...recipe, id: null, name: "Solved anew", salts } as never);
+  expect(said(saved)).toMatchObject({ ok: true });
+  const recipeId = (saved as { value: number }).value;
+  const amounts = () =>
+    rows<{ id: string; saltId: string; g: number }>(
+      'select id, salt_id as "saltId", g_per_1000l as g from recipe_salt where recipe_id = $1 order by salt_id',
+      [recipeId],
+    );
+  const first = await amounts();
+  expect(first).toHaveLength(salts.length);
+  expect(first.every(({ g }) => g !== null)).toBe(true);
+  expect(first.filter(({ g }) => g > 1).length).toBeGreaterThan(5);
+  const open = () => formOf(rows, RECIPE, `id = ${recipeId}`, { salts: RECIPE_SALT });
+  const targetsMgPerL = { ...(recipe.targetsMgPerL as object), K: 300 };
+  expect(said(await saveRecipe({ ...(await open()), targetsMgPerL } as never))).toMatchObject({ ok: true });
+  expect(await amounts()).toEqual(first);
+
+  const [one] = first;
+  const taken = { saltId: Number(one!.saltId), stock: "A", gPer1000L: 123.4 };
+  expect(await takeAmounts({ recipeId, salts: [taken] })).toMatchObject({ ok: true });
+  expect((await amounts())[0]!.g).toBe(123.4);
+  expect(said(await takeAmounts({ recipeId, salts: [{ ...taken, gPer1000L: -1 }] }))).toMatchObject({ ok: false });
+  expect(said(await takeAmounts({ recipeId, salts: [{ ...taken, saltId: 987_654 }] }))).toMatchObject({ ok: false });
+  expect((await amounts())[0]!.g).toBe(123.4);
+});
+
 test("a pump's table whose head rises again is refused by its point, and the loop keeps its own", async () => {
   const { saveLoop } = await import("../../src/server/water/actions");
   const open = () => formOf(rows, LOOP, "id = 1");

@@ -7,16 +7,22 @@ import { SALT_LIBRARY } from "./salts";
 
 const A = ["calcium nitrate, commercial double salt", "potassium nitrate", "Fe-DTPA 11 %"];
 const B = ["monopotassium phosphate", "monoammonium phosphate", "potassium sulfate", "magnesium sulfate heptahydrate"];
+/** What the recipe takes of each. */
+const WRITTEN_G = [850, 480, 18.2, 96, 104, 120, 300];
 const salts: RecipeSalt[] = [...A, ...B].map((name, id) => ({
   ...SALT_LIBRARY.find((salt) => salt.name === name)!,
   id,
   stock: A.includes(name) ? "A" : "B",
+  ...{ pricePerKg: 0, onHandG: 5000 },
+  gPer1000L: WRITTEN_G[id]!,
 }));
 const feedInput: FeedSheetInput = {
-  targetsMgPerL: { "NO3-N": 180, "NH4-N": 15, P: 50, K: 280, Ca: 170, Mg: 30, S: 45, Fe: 2 },
+  wish: {
+    targetsMgPerL: { "NO3-N": 180, "NH4-N": 15, P: 50, K: 280, Ca: 170, Mg: 30, S: 45, Fe: 2 },
+    waterMgPerL: { Na: 2, Cl: 4 },
+  },
   ecMsPerCm: 1.5,
   salts,
-  waterMgPerL: { Na: 2, Cl: 4 },
   waterAlkalinityMgCaco3PerL: 3,
   ratioR: 100,
   convention: "in",
@@ -61,7 +67,9 @@ test("the feed sheet makes the wanted EC, splits it over the stocks and says how
   expect(feed.stocks.map((stock) => stock.salts.map((salt) => salt.name))).toEqual([A, B]);
   expect(feed.stocks[0]!.daysLeft.exact).toBeCloseTo(20, 9);
   expect(feed.stocks[0]!.salts[0]!.tankG).toBeCloseTo((feed.gPer1000L[0]! / 1000) * 100 * 50, 9);
-  expect(feedSheet({ ...feedInput, waterMgPerL: { Na: 300, Cl: 460 } }).strength).toBeNull();
+  expect(
+    feedSheet({ ...feedInput, wish: { ...feedInput.wish, waterMgPerL: { Na: 300, Cl: 460 } } }).strength,
+  ).toBeNull();
 });
 
 test("in the band nothing is done", () => {
@@ -119,7 +127,7 @@ test("too strong: water as far as there is room, else the least drain and a refi
 test("water too strong for the target: no steps, and which source could", () => {
   const salty = feedSheet({
     ...feedInput,
-    waterMgPerL: { Na: 140, Cl: 210, Ca: 92, Mg: 21 },
+    wish: { ...feedInput.wish, waterMgPerL: { Na: 140, Cl: 210, Ca: 92, Mg: 21 } },
     waterAlkalinityMgCaco3PerL: 240,
     ecMsPerCm: 2.2,
   });

@@ -6,10 +6,8 @@ import saltCases from "../../../tests/reference/feed/salts.json";
 import { bringBack, type TankCorrection } from "./bringBack";
 import { ecOfIons } from "./ec";
 import { injectorVerdict } from "../water/injector";
-import { ATOMIC_WEIGHT_G_PER_MOL as weight } from "./nutrients";
 import { acidAmount, acidMeqPerL, phAfterAcid } from "./phDose";
 import { SALT_LIBRARY, stockFor, type Salt } from "./salts";
-import { saltsForRecipe } from "./saltsForRecipe";
 import { strengthForEc } from "./scaleToEc";
 import { concentrationFactor, stockConflict, stockDaysLeft, stockMl, stockSolubility, stockTankG } from "./stocks";
 
@@ -36,25 +34,6 @@ test.each(
     within(named(name).percent[nutrient as "K"]!, percent, 0, 0.02);
 });
 
-const MOLAR: Record<string, [string, number]> = {
-  NO3: ["NO3-N", weight.N],
-  NH4: ["NH4-N", weight.N],
-  H2PO4: ["P", weight.P],
-  K: ["K", weight.K],
-  Ca: ["Ca", weight.Ca],
-  Mg: ["Mg", weight.Mg],
-  SO4: ["S", weight.S],
-};
-const toMgPerL = (mmol: Record<string, number>) =>
-  Object.fromEntries(Object.entries(mmol).map(([ion, amount]) => [MOLAR[ion]![0], amount * MOLAR[ion]![1]]));
-
-test.each(having(stocks, "g_per_1000L").filter(({ given }) => given.recipe_mmolL))(
-  "$name",
-  ({ given, expect: want }) => {
-    const solution = saltsForRecipe(toMgPerL(given.recipe_mmolL), given.salts.map(named));
-    given.salts.forEach((name: string, i: number) => within(solution.gPer1000L[i]!, want.g_per_1000L[name], 0.001));
-  },
-);
 test.each(having(stocks, "mass_g_per_tank"))("$name", ({ given, expect: want }) => {
   const factor = concentrationFactor(given.ratio_R, convention(given));
   expect(factor).toBe(want.concentrationFactor);

@@ -1,7 +1,9 @@
 import { GREATEST, requireFigures, requireRange } from "../units/range";
 import { ecOfIons } from "./ec";
-import { ionsFromElements, mixIons, type IonAmounts, type NutrientAmounts } from "./nutrients";
-import { elementsOfSalts, saltsForRecipe, type RecipeSolution } from "./saltsForRecipe";
+import { elementsOfSalts } from "./elementsOfSalts";
+import { ionsFromElements, mixIons, type IonAmounts } from "./nutrients";
+import { recipeResult, type RecipeResult } from "./recipeResult";
+import { atStrength, type RecipeWish } from "./recipeWish";
 import type { Salt, StockLetter } from "./salts";
 import { strengthForEc } from "./scaleToEc";
 import {
@@ -19,6 +21,10 @@ import {
 export interface RecipeSalt extends Salt {
   readonly id: number;
   readonly stock: StockLetter;
+  readonly pricePerKg: number;
+  readonly onHandG: number;
+  /** In 1000 L of the recipe as written; null where it was never solved. */
+  readonly gPer1000L: number | null;
 }
 
 export interface StockTank {
@@ -28,11 +34,11 @@ export interface StockTank {
 }
 
 export interface FeedSheetInput {
-  readonly targetsMgPerL: NutrientAmounts;
+  /** What the recipe is to come to, as written. */
+  readonly wish: Omit<RecipeWish, "salts">;
   /** EC the ready feed shall have; the recipe's ratios are kept and its strength follows. */
   readonly ecMsPerCm: number;
   readonly salts: readonly RecipeSalt[];
-  readonly waterMgPerL: NutrientAmounts;
   readonly waterAlkalinityMgCaco3PerL: number;
   readonly ratioR: number;
   readonly convention: RatioConvention;
@@ -53,7 +59,10 @@ export interface StockSheet {
 }
 
 export interface FeedSheet {
-  readonly solution: RecipeSolution;
+  /** What it comes to at its strength; as written, where it has none. */
+  readonly result: RecipeResult;
+  /** Grams of each salt in 1000 L of the recipe as written, in the order of the salts. */
+  readonly writtenGPer1000L: readonly number[];
   /** Factor on the recipe as written that gives the wanted EC; null when none does. */
   readonly strength: number | null;
   /** Why none does. */
@@ -70,26 +79,28 @@ export interface FeedSheet {
 }
 
 /**
- * From a recipe to what is weighed: salts for the targets with the water counted in, scaled to the wanted EC, split
- * over the stocks, checked for what drops out, and how long each stock lasts.
+ * From a recipe to what is weighed: its salts scaled to the wanted EC, what they come to with the water, split over the
+ * stocks, checked for what drops out, and how long each stock lasts.
  *
- * @source saltsForRecipe.ts, scaleToEc.ts, stocks.ts
+ * @source recipeResult.ts, scaleToEc.ts, stocks.ts
  */
 export function feedSheet(input: FeedSheetInput): FeedSheet {
   requireRange("feedSheet", "feedLpd", input.feedLpd, 0);
   for (const stock of input.stocks)
     requireFigures("feedSheet", stock, { volumeL: [0, GREATEST], leftL: [0, GREATEST] });
-  const solution = saltsForRecipe(input.targetsMgPerL, input.salts, input.waterMgPerL);
-  const recipeIons = ionsFromElements(elementsOfSalts(input.salts, solution.gPer1000L));
-  const waterIons = ionsFromElements(input.waterMgPerL, input.waterAlkalinityMgCaco3PerL);
+  const writtenGPer1000L = input.salts.map(({ gPer1000L }) => gPer1000L ?? 0);
+  const recipeIons = ionsFromElements(elementsOfSalts(input.salts, writtenGPer1000L));
+  const waterIons = ionsFromElements(input.wish.waterMgPerL, input.waterAlkalinityMgCaco3PerL);
   const hasSalts = Object.keys(recipeIons).length > 0;
   const scaled = hasSalts ? strengthForEc(recipeIons, waterIons, input.ecMsPerCm) : "recipe-too-weak";
   const strength = typeof scaled === "number" ? scaled : null;
-  const gPer1000L = solution.gPer1000L.map((grams) => grams * (strength ?? 0));
+  const gPer1000L = writtenGPer1000L.map((grams) => grams * (strength ?? 0));
+  const wish = atStrength({ ...input.wish, salts: input.salts }, strength ?? 1);
   const factor = concentrationFactor(input.ratioR, input.convention);
   const stocks = input.stocks.map((tank) => stockSheet(tank, input, gPer1000L, factor));
   return {
-    solution,
+    result: recipeResult(wish, strength === null ? writtenGPer1000L : gPer1000L),
+    writtenGPer1000L,
     strength,
     noStrength: typeof scaled === "number" ? null : scaled,
     gPer1000L,

@@ -1,6 +1,6 @@
 import { requireEach } from "../units/range";
 import { NUTRIENTS, type Nutrient, type NutrientAmounts } from "./nutrients";
-import { AIMS, amountOf, requireWish, type Aim, type RecipeWish } from "./recipeWish";
+import { AIMS, amountOf, requireWish, TRACE_MG_PER_L, type Aim, type RecipeWish } from "./recipeWish";
 
 /** What given amounts of salts come to against a recipe. */
 export interface RecipeResult {
@@ -51,7 +51,7 @@ export function recipeResult(wish: RecipeWish, gPer1000L: readonly number[]): Re
   const { targetsMgPerL, waterMgPerL } = wish;
   const aims = AIMS.flatMap((aim): AimResult[] => {
     const targetMgPerL = targetsMgPerL[aim] ?? 0;
-    if (targetMgPerL === 0) return [];
+    if (targetMgPerL < TRACE_MG_PER_L) return [];
     const reachedMgPerL = amountOf(aim, mgPerL);
     const water = amountOf(aim, waterMgPerL);
     return [{ aim, targetMgPerL, reachedMgPerL, waterMgPerL: water, miss: reachedMgPerL / targetMgPerL - 1 }];

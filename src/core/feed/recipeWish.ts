@@ -28,11 +28,25 @@ export interface WishedSalt {
   readonly pricePerKg: number;
 }
 
+/** A target or a least amount under this is none, mg/L. */
+export const TRACE_MG_PER_L = 1e-4;
+
 const NITROGEN: readonly Nutrient[] = ["NO3-N", "NH4-N", "urea-N"];
 
 /** Of an aim in given amounts of nutrients. */
 export function amountOf(aim: Aim, amounts: NutrientAmounts): number {
   return aim === "N" ? NITROGEN.reduce((sum, one) => sum + (amounts[one] ?? 0), 0) : (amounts[aim] ?? 0);
+}
+
+/**
+ * A recipe at a strength: what it aims at and at least wants goes with it; what it may hold at most is a limit of the ready
+ * feed, and the water stays.
+ */
+export function atStrength(wish: RecipeWish, strength: number): RecipeWish {
+  requireRange("atStrength", "strength", strength, 0, 1000);
+  const times = (amounts: AimAmounts): AimAmounts =>
+    Object.fromEntries(Object.entries(amounts).map(([aim, mgPerL]) => [aim, mgPerL * strength]));
+  return { ...wish, targetsMgPerL: times(wish.targetsMgPerL), leastMgPerL: times(wish.leastMgPerL ?? {}) };
 }
 
 /** @throws RangeError that names the first amount out of its range */

@@ -49,7 +49,7 @@ export function strengthSteps(
     ];
   // A litre of each stock carries the salts of so many litres of the recipe as written.
   const feedL = stockEachL * stockFactor(feed, feeding);
-  const weighed = feed.solution.gPer1000L.flatMap((gPer1000L, index): SlipStep[] => {
+  const weighed = feed.writtenGPer1000L.flatMap((gPer1000L, index): SlipStep[] => {
     const grams = (gPer1000L * feedL) / 1000;
     const { id, name } = salts[index]!;
     return grams >= LEAST_G ? [{ do: "salt", saltId: id, name, grams }] : [];

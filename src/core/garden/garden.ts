@@ -19,7 +19,9 @@ export type Store = RowOf<typeof STORE>;
 export type SaltRow = Omit<RowOf<typeof SALT>, "solubilityGPerL"> & {
   readonly solubilityGPerL: readonly [number, number, number, number] | null;
 };
-export type RecipeSalt = Pick<FieldsOf<typeof RECIPE_SALT>, "saltId" | "stock"> & { readonly id?: number };
+export type RecipeSalt = Pick<FieldsOf<typeof RECIPE_SALT>, "saltId" | "stock" | "gPer1000L"> & {
+  readonly id?: number;
+};
 export type Recipe = RowOf<typeof RECIPE> & { readonly salts: readonly RecipeSalt[] };
 export type MeterRow = RowOf<typeof METER>;
 export type StockTankRow = RowOf<typeof STOCK_TANK>;

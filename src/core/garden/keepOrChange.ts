@@ -59,7 +59,7 @@ export function changeInput(worked: Worked, loop: Loop, habits: ChangeHabits): T
     drunkL,
     evaporatedL,
     recipeMmolPerL: sheet.recipeIons,
-    recipeGPer1000L: sheet.solution.gPer1000L.reduce((sum, grams) => sum + grams, 0),
+    recipeGPer1000L: sheet.writtenGPer1000L.reduce((sum, grams) => sum + grams, 0),
     waterMmolPerL,
     strength: sheet.strength,
     topUp: { kind: "strength", strength: sheet.strength },

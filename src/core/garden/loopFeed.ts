@@ -1,6 +1,7 @@
 import type { Plan } from "../batches/plan";
 import type { Garden, Loop, Recipe, SaltRow, Source, StockTankRow } from "./garden";
 import { loopNeedLpd } from "./loopNeed";
+import { recipeSaltsOf, wishOf } from "./recipeAmounts";
 import { feedSheet, type FeedSheet, type RecipeSalt } from "../feed/feedSheet";
 import { concentrationFactor } from "../feed/stocks";
 import type { Day } from "../units/day";
@@ -28,16 +29,12 @@ export function loopFeed(
 ): LoopFeed | null {
   const recipe = recipes.find((candidate) => candidate.id === loop.recipeId);
   if (!recipe) return null;
-  const salts = recipe.salts.flatMap(({ saltId, stock }): RecipeSalt[] => {
-    const salt = shelf.find((candidate) => candidate.id === saltId);
-    return salt ? [{ ...salt, stock }] : [];
-  });
-  const source = sources.find((candidate) => candidate.id === loop.sourceId);
+  const salts = recipeSaltsOf(recipe, shelf);
+  const source = sources.find((candidate) => candidate.id === loop.sourceId) ?? null;
   const sheet = feedSheet({
-    targetsMgPerL: recipe.targetsMgPerL,
+    wish: wishOf(recipe, source),
     ecMsPerCm: recipe.ecMsPerCm,
     salts,
-    waterMgPerL: source?.analysisMgPerL ?? {},
     waterAlkalinityMgCaco3PerL: source?.alkalinityMgCaco3PerL ?? 0,
     ratioR: loop.ratioR,
     convention: loop.ratioConvention,

@@ -135,3 +135,8 @@ export function counted(count: number, one: string, several = `${one}s`): string
   requireWhole("counted", "count", count, 0, GREATEST_SHOWN);
   return `${formatNumber(count)} ${count === 1 ? one : several}`;
 }
+
+/** A share in whole percent, one under a tenth to a tenth of them: finer is never read. */
+export function percentText(share: number): string {
+  return `${formatNumber(share * 100, share > 0 && share < 0.1 ? 1 : 0)} %`;
+}

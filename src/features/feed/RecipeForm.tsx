@@ -1,7 +1,7 @@
 "use client";
 import { stockConflictWords } from "./words";
 import { useFormContext, useWatch } from "react-hook-form";
-import { NUTRIENTS } from "@/core/feed/nutrients";
+import { AIMS } from "@/core/feed/recipeWish";
 import { STOCK_LETTERS, stockFor, type StockLetter } from "@/core/feed/salts";
 import { stockConflict } from "@/core/feed/stocks";
 import { saveRecipe } from "@/server/feed/actions";
@@ -15,6 +15,8 @@ import { fieldsOf } from "@/features/frame/form/entityFields";
 import { RECIPE, RECIPE_SALT } from "@/core/garden/entities/feed";
 
 const FIELDS = fieldsOf(RECIPE);
+/** N is nitrogen of all forms. Urea is never in loops. */
+const AIMED = AIMS.filter((aim) => aim !== "urea-N");
 /** Leafy greens in recirculating water. */
 const EXAMPLE = {
   name: "",
@@ -24,6 +26,9 @@ const EXAMPLE = {
   phLow: 5.7,
   phHigh: 6.3,
   salts: [],
+  leastMgPerL: {},
+  greatestMgPerL: { Mn: 1.5, Zn: 0.6, Cu: 0.2, B: 0.7 },
+  ammoniumShareMost: 0.15,
   targetsMgPerL: {
     "NO3-N": 266,
     "NH4-N": 17.5,
@@ -60,11 +65,12 @@ export function RecipeForm({
       saved="Recipe saved"
       onDone={onDone}
     >
-      <AmountFields
-        name="targetsMgPerL"
-        legend="Targets, mg/L of the element"
-        keys={NUTRIENTS.filter((nutrient) => nutrient !== "urea-N")}
-      />
+      <AmountFields name="targetsMgPerL" legend="Targets, mg/L of the element" keys={AIMED} />
+      <details className="mt-3">
+        <summary className="min-h-11 cursor-pointer font-bold">What it must hold</summary>
+        <AmountFields name="leastMgPerL" legend="At least, mg/L of the recipe as written" keys={AIMED} />
+        <AmountFields name="greatestMgPerL" legend="At most in the ready feed, mg/L" keys={AIMED} />
+      </details>
       <SaltChoice salts={salts} />
     </EntityForm>
   );

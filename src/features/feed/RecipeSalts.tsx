@@ -17,7 +17,9 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
       <table className="mt-1 w-full">
         <thead className="text-left text-sm text-soft">
           <tr>
-            <th className="font-normal">salt</th>
+            <th className="font-normal" colSpan={2}>
+              salt
+            </th>
             <th className="font-normal">stock</th>
             <th className="text-right font-normal">amount</th>
           </tr>
@@ -25,13 +27,20 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
         <tbody>
           {feed.salts.map((salt, index) => (
             <tr key={salt.id} className="border-t border-rule">
+              <td className="pr-2 text-right font-bold text-leaf">{index + 1}</td>
               <td className="py-1.5">{salt.name}</td>
               <td className="sign text-xl">{salt.stock}</td>
               <td className="figure !text-xl text-right">
                 <Why
                   label={salt.name}
-                  how="The amounts, none below zero, that bring all nutrients together nearest to the recipe, including what the water brings; then scaled so that the feed has the wanted EC."
-                  inputs={[["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)]]}
+                  how="The amount that was accepted for the recipe as written; scaled so that the feed has the wanted EC."
+                  inputs={[
+                    [
+                      "recipe as written, 1000 L",
+                      salt.gPer1000L === null ? "–" : quantityText(salt.gPer1000L, "mass", units),
+                    ],
+                    ["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
+                  ]}
                 >
                   <Quantity value={(feed.sheet.gPer1000L[index]! * madeL) / 1000} dimension="mass" />
                 </Why>

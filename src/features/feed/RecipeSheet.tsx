@@ -1,5 +1,6 @@
 "use client";
 import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { SolveAgain } from "@/core/garden/recipeProposal";
 import type { SaltRow } from "@/core/garden/garden";
 import type { Recipe } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
@@ -8,6 +9,7 @@ import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { NutrientBars } from "./NutrientBars";
 import { RecipeSalts } from "./RecipeSalts";
+import { SolveAgainNote } from "./solve/SolveAgainNote";
 import { RecipeStrength } from "./RecipeStrength";
 import { useOpened } from "@/features/frame/drafts";
 import { Only, useMay } from "@/features/frame/who";
@@ -23,10 +25,12 @@ export interface RecipeSheetProps {
   readonly recipes: readonly Recipe[];
   readonly salts: readonly SaltRow[];
   readonly waterName: string;
+  /** What speaks for solving the recipe again. */
+  readonly again: SolveAgain | null;
 }
 
 /** What the loop is fed: targets against what the salts and the water come to, and the salts for 1000 litres. */
-export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: RecipeSheetProps) {
+export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, again }: RecipeSheetProps) {
   const mayPlan = useMay("plan");
   const [editing, setEditing] = useOpened<number | "new" | "library">("feed");
   return (
@@ -46,7 +50,13 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName }: 
         <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_400px]">
           <section>
             <RecipeStrength feed={feed} waterName={waterName} />
-            <NutrientBars sheet={feed.sheet} />
+            <SolveAgainNote loopId={loopId} again={again} />
+            <NutrientBars
+              result={feed.sheet.result}
+              salts={feed.salts}
+              waterName={waterName}
+              strength={feed.sheet.strength ?? 1}
+            />
           </section>
           <RecipeSalts feed={feed} />
         </div>

@@ -32,11 +32,13 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
       </div>
       {feed.sheet.strength === null && (
         <p role="alert" className="mb-3 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
-          {feed.salts.length === 0
-            ? "This recipe has no salts yet: choose some from the shelf."
-            : feed.sheet.noStrength === "recipe-too-weak"
-              ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.recipe.ecMsPerCm, "ec", units)}: look at its targets and salts.`
-              : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
+          {feed.salts.every(({ gPer1000L }) => !gPer1000L) && feed.salts.length > 0
+            ? "No amounts are known for this recipe yet: solve it."
+            : feed.salts.length === 0
+              ? "This recipe has no salts yet: choose some from the shelf."
+              : feed.sheet.noStrength === "recipe-too-weak"
+                ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.recipe.ecMsPerCm, "ec", units)}: look at its targets and salts.`
+                : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
         </p>
       )}
     </>

@@ -1,9 +1,8 @@
 "use client";
 import type { SourceRefill } from "@/core/garden/refills";
-import { clockText, formatNumber, quantityText } from "@/core/units/format";
+import { clockText, formatNumber, percentText, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-import { percentText } from "./words";
 
 /** Whether wells and mains keep up, hour by hour, with what the tanks of their loops give away today. */
 export function Refills({ refills }: { refills: readonly SourceRefill[] }) {

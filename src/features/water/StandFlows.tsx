@@ -1,10 +1,9 @@
 "use client";
 import type { StandFlowOf, StandFlowView } from "@/core/garden/standFlows";
 import type { UnitPreferences } from "@/core/units/dimensions";
-import { formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, percentText, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-import { percentText } from "./words";
 
 /** What one line of each stand gets, and one plant of it, against what its kind wants. */
 export function StandFlows({ flows }: { readonly flows: readonly StandFlowView[] }) {

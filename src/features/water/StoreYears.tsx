@@ -1,6 +1,6 @@
 "use client";
 import { dayInWords, type Day } from "@/core/units/day";
-import { formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, percentText, quantityText } from "@/core/units/format";
 import { RELIABILITY } from "@/core/water/supplyYears/storeYears";
 import type { Job } from "@/server/jobs/job";
 import { askStoreYears } from "@/server/water/actions";
@@ -11,7 +11,6 @@ import { Only } from "@/features/frame/who";
 import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-import { percentText } from "./words";
 
 export interface StoreYearsProps {
   readonly years: { readonly kept: KeptStoreYears | null; readonly job: Job | null };

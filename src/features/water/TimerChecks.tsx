@@ -6,12 +6,11 @@ import { runsInTheDark } from "@/core/water/lightWindows";
 import { PEAK_HOUR_SHARE } from "@/core/water/stillTank";
 import { longestPauseByDayMin, timerRuns, type TimerProgram } from "@/core/water/timer";
 import { longestPauseMin } from "@/core/water/waterHolding";
-import { counted, quantityText } from "@/core/units/format";
+import { counted, percentText, quantityText } from "@/core/units/format";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-import { percentText } from "./words";
 
 /** Water that the root mat of a plant holds, L. @source common practice: a young mat less, a full one more */
 const USUAL_MAT_L = 0.05;

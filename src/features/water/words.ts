@@ -1,6 +1,6 @@
 import { STORE_DAYS, type Ease, type Rung, type RungKind, type RungOf, type RungVerdict } from "@/core/water/ladder";
 import type { Dimension, UnitPreferences } from "@/core/units/dimensions";
-import { clockText, counted, formatNumber, quantityText } from "@/core/units/format";
+import { clockText, counted, formatNumber, percentText, quantityText } from "@/core/units/format";
 import type { AnalysisSlip, IonBalance, MainIon } from "@/core/feed/ionBalance";
 import type { WaterRefusal } from "@/server/water/refused";
 import type { TimerProgram } from "@/core/water/timer";
@@ -12,11 +12,6 @@ export const VERDICT_WORDS: Readonly<Record<RungVerdict, string>> = {
   short: "short",
   idle: "idle",
 };
-
-/** A share in whole percent, one under a tenth to a tenth of them: finer is never read. */
-export function percentText(share: number): string {
-  return `${formatNumber(share * 100, share > 0 && share < 0.1 ? 1 : 0)} %`;
-}
 
 /** Why something of the water was not worked out, or not saved. */
 export function waterRefusalWords(refusal: WaterRefusal): string {

@@ -33,7 +33,7 @@ export const keepDose = planCommand("plan", keepDoseSchema, ({ name, label, gram
         ...PH_BAND,
         targetsMgPerL: scaled(percent, gramsPerL * 10) as Row,
       }),
-      ...added(RECIPE_SALT, PART_ID, { recipeId: RECIPE_ID, saltId: SALT_ID, stock: "A" }),
+      ...added(RECIPE_SALT, PART_ID, { recipeId: RECIPE_ID, saltId: SALT_ID, stock: "A", gPer1000L: gramsPerL * 1000 }),
     },
     value: (ids) => ids.get(RECIPE_ID)!,
   };

@@ -2,9 +2,11 @@
 import Joi from "joi";
 import { RECIPE_LIBRARY } from "@/core/feed/library";
 import { COMMON_METERS } from "@/core/feed/meters";
+import { apply, squash } from "@/core/garden/changes";
 import { addMeter, METER_ID } from "@/core/garden/setup/addMeter";
 import { addRecipe, RECIPE_ID } from "@/core/garden/setup/addRecipe";
 import { planCommand } from "../garden/planCommand";
+import { withFirstAmounts } from "./firstAmounts";
 import { choice } from "../session/validation";
 
 const schema = Joi.object<{ readonly library: string }>({
@@ -12,13 +14,16 @@ const schema = Joi.object<{ readonly library: string }>({
 });
 
 /** Takes a recipe of the library over, with the salts that make it. */
-export const addLibraryRecipe = planCommand("plan", schema, ({ library }, tables) => ({
-  changes: addRecipe(
+export const addLibraryRecipe = planCommand("plan", schema, async ({ library }, tables) => {
+  const changes = addRecipe(
     tables,
     RECIPE_LIBRARY.find(({ name }) => name === library)!,
-  ),
-  value: (ids) => ids.get(RECIPE_ID)!,
-}));
+  );
+  return {
+    changes: squash(changes, await withFirstAmounts(apply(tables, changes))),
+    value: (ids) => ids.get(RECIPE_ID)!,
+  };
+});
 
 const meterSchema = Joi.object<{ readonly library: string }>({
   library: choice("Meter", ...COMMON_METERS.map(({ name }) => name)),

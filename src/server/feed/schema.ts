@@ -9,14 +9,14 @@ import type { Opened } from "../session/validation";
 
 export type RecipeInput = Opened & FieldsOf<typeof RECIPE> & { readonly salts: readonly RecipeSalt[] };
 
-const { saltId, stock } = partsOf(RECIPE_SALT);
+const { saltId, stock, gPer1000L } = partsOf(RECIPE_SALT);
 
 // What says whose they are: the recipe does.
 const strip = Joi.any().strip();
 
 export const recipeSchema = entitySchema<RecipeInput>(RECIPE).keys({
   salts: Joi.array()
-    .items(Joi.object({ saltId, stock, id: strip, recipeId: strip, typed: strip }))
+    .items(Joi.object({ saltId, stock, gPer1000L: gPer1000L!.optional(), id: strip, recipeId: strip, typed: strip }))
     .unique("saltId")
     .max(40)
     .required()

@@ -1,4 +1,7 @@
 import reference from "../../../tests/reference/feed/recipe-solve.json";
+import stocks from "../../../tests/reference/feed/stocks.json";
+import { ATOMIC_WEIGHT_G_PER_MOL as weight } from "@/core/feed/nutrients";
+import { SALT_LIBRARY } from "@/core/feed/salts";
 import { missingSalts } from "@/core/feed/missingSalt";
 import type { AimAmounts, RecipeWish } from "@/core/feed/recipeWish";
 import { solveRecipe, uniqueAmounts, type MissWeights } from "@/core/feed/solveRecipe";
@@ -80,4 +83,33 @@ test("which salt not on the shelf would close the worst miss", () => {
   expect(ranked[0]!.salt.name).toBe(one.expect.bestMissingSalt_byWorstMiss);
   const bySum = [...ranked].sort((a, b) => a.missSum - b.missSum);
   expect(bySum[0]!.salt.name).toBe(one.expect.bestMissingSalt_byObjective);
+});
+
+const MOLAR: Record<string, [string, number]> = {
+  NO3: ["NO3-N", weight.N],
+  NH4: ["NH4-N", weight.N],
+  H2PO4: ["P", weight.P],
+  K: ["K", weight.K],
+  Ca: ["Ca", weight.Ca],
+  Mg: ["Mg", weight.Mg],
+  SO4: ["S", weight.S],
+};
+const toMgPerL = (mmol: Record<string, number>) =>
+  Object.fromEntries(Object.entries(mmol).map(([ion, amount]) => [MOLAR[ion]![0], amount * MOLAR[ion]![1]]));
+
+const byIons = (stocks.cases as unknown as readonly IonCase[]).filter(
+  ({ given, expect: want }) => given.recipe_mmolL && want.g_per_1000L,
+);
+interface IonCase {
+  readonly name: string;
+  readonly given: { readonly recipe_mmolL?: Record<string, number>; readonly salts: readonly string[] };
+  readonly expect: { readonly g_per_1000L?: Readonly<Record<string, number>> };
+}
+
+test.each(byIons.map((one) => [one.name, one] as const))("%s", (_, { given, expect: want }) => {
+  const salts = given.salts.map((name) => ({ ...SALT_LIBRARY.find((salt) => salt.name === name)!, pricePerKg: 0 }));
+  const { gPer1000L } = solveRecipe({ targetsMgPerL: toMgPerL(given.recipe_mmolL!), waterMgPerL: {}, salts }, solve);
+  given.salts.forEach((name, at) =>
+    expect(Math.abs(gPer1000L[at]! / want.g_per_1000L![name]! - 1)).toBeLessThan(0.001),
+  );
 });

@@ -1,5 +1,5 @@
 import type Joi from "joi";
-import { isSame, squash, type Changes, type Row, type Tables } from "@/core/garden/changes";
+import { apply, isSame, squash, type Changes, type Row, type Tables } from "@/core/garden/changes";
 import { NEW_ID, removedRows, savedRow, type Sent, type SentParts } from "@/core/garden/edit";
 import type { Entity } from "@/core/garden/entities/field";
 import type { Right } from "@/core/people/rights";
@@ -30,14 +30,14 @@ export interface Wanted<Value> {
 export function planCommand<Input, Value = undefined>(
   right: Right,
   schema: Joi.ObjectSchema<Input>,
-  plan: (input: Input, tables: Tables, who: Session) => Wanted<Value>,
+  plan: (input: Input, tables: Tables, who: Session) => Wanted<Value> | Promise<Wanted<Value>>,
 ): Action<Value> {
   return command<Input, Value>(
     right,
     schema,
     async (db, input, who) => {
       const tables = await tablesFor(db, who);
-      const { changes, value, opened } = plan(input, tables, who);
+      const { changes, value, opened } = await plan(input, tables, who);
       const also = opened && (await changedBySomebody(db, who, opened, tables, changes));
       const { ids } = await (who.whatIf === null ? changeGarden : changeWhatIf)(db, who, changes);
       return (also ? new Told(value(ids), also) : value(ids)) as Value;
@@ -59,18 +59,22 @@ export function saveCommand<Input extends { readonly id: number | null }>(
     parts = [],
     prepare = (input) => input,
     more = () => ({}),
+    after,
   }: {
     readonly parts?: readonly SentParts[];
     readonly prepare?: (input: Input) => Input;
     /** Changes that come with it. */
-    readonly more?: (input: Input, tables: Tables, who: Session) => Changes;
+    readonly more?: (input: Input, tables: Tables, who: Session) => Changes | Promise<Changes>;
+    /** What follows from all of it. */
+    readonly after?: (tables: Tables) => Promise<Changes>;
   } = {},
 ): Action<number> {
-  return planCommand(entity.right, schema, (input, tables, who) => {
+  return planCommand(entity.right, schema, async (input, tables, who) => {
     const sent = prepare(input) as unknown as Sent;
     if (sent.id !== null && !tables[entity.table]?.[sent.id]) throw new NotFoundError(null);
+    const changes = squash(savedRow(tables, entity, sent, parts), await more(input, tables, who));
     return {
-      changes: squash(savedRow(tables, entity, sent, parts), more(input, tables, who)),
+      changes: after ? squash(changes, await after(apply(tables, changes))) : changes,
       value: (ids) => sent.id ?? ids.get(NEW_ID)!,
       ...(sent.id !== null && sent.opened && { opened: { entity, id: sent.id, row: sent.opened } }),
     };

@@ -20,6 +20,7 @@ import { command } from "../session/command";
 import { actAs } from "../session/onBehalf";
 import { RefusedError } from "../session/refusal";
 import { today } from "../session/clock";
+import { solver } from "../solver/highs";
 import { nothingSchema } from "./accessSchema";
 import { accountById } from "./accounts";
 import { exampleSchema } from "./exampleSchema";
@@ -61,7 +62,7 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
     whatIf: null,
     today: today(example.timeZone),
   };
-  await changeGarden(db, there, exampleChanges(await keptTables(db, gardenId), example, there.today));
+  await changeGarden(db, there, exampleChanges(await keptTables(db, gardenId), example, there.today, await solver()));
   await writeDays(db, there, example);
   await run(db, "update session set present_garden = $2 where id = $1", [who.sessionId, gardenId]);
   // The act is kept with the garden in which it was asked for.
@@ -72,7 +73,12 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
 export const copyExample = command("plan", exampleSchema, async (db, { example: name }, who) => {
   const tables = await keptTables(db, who.gardenId);
   // Its weather stays where it is.
-  const { climate: _, ...copied } = exampleChanges({ ...tables, climate: {} }, exampleOf(name), who.today);
+  const { climate: _, ...copied } = exampleChanges(
+    { ...tables, climate: {} },
+    exampleOf(name),
+    who.today,
+    await solver(),
+  );
   const { changes } = await settledIds(db, copied);
   const sets = await many<{ name: string }>(db, "select name from change_set where garden_id = $1", [who.gardenId]);
   const taken = new Set(sets.map((set) => set.name));

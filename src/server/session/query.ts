@@ -24,6 +24,8 @@ const PARTS = {
   list: rowId("Cut list"),
   part: Joi.string().valid("cuts", "supports", "materials"),
   at: Joi.string().valid("access"),
+  salts: Joi.string().valid("shelf"),
+  by: Joi.string().valid("sum"),
 } as const;
 
 export interface ViewQuery {
@@ -47,6 +49,8 @@ export interface ViewQuery {
   readonly list?: number;
   readonly part?: "cuts" | "supports" | "materials";
   readonly at?: "access";
+  readonly salts?: "shelf";
+  readonly by?: "sum";
 }
 
 /**

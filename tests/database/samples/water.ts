@@ -9,6 +9,18 @@ const salt = async (rows: Rows) => {
 };
 
 export const WATER_SAMPLES: Samples = {
+  "feed/takeAmounts": {
+    takeAmounts: {
+      least: "grower",
+      input: async (rows) => {
+        const [part] = await rows<{ recipeId: number; saltId: number; stock: string }>(
+          'select recipe_id as "recipeId", salt_id as "saltId", stock from recipe_salt order by id limit 1',
+        );
+        const { recipeId, saltId, stock } = part!;
+        return { recipeId, salts: [{ saltId, stock, gPer1000L: 300 + Math.round(Math.random() * 1000) }] };
+      },
+    },
+  },
   "water/actions": {
     saveLoop: { least: "grower", input: (rows) => formOf(rows, LOOP) },
     setTurns: {

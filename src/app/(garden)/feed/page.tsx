@@ -2,6 +2,8 @@ import type { Metadata } from "next";
 import { RecipeSheet } from "@/features/feed/RecipeSheet";
 import { loopHeader } from "@/features/feed/words";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
+import { solveAgain } from "@/core/garden/recipeProposal";
+import { solver } from "@/server/solver/highs";
 import { season } from "@/server/garden/season";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
@@ -19,6 +21,7 @@ export default async function FeedPage({
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
+  const source = rows.sources.find(({ id }) => id === loop?.sourceId) ?? null;
   const needLpd = loop ? loopNeedLpd(plan, loop.id) : 0;
   return (
     <Station
@@ -33,7 +36,8 @@ export default async function FeedPage({
         feed={feed}
         recipes={rows.recipes}
         salts={rows.salts}
-        waterName={rows.sources.find((source) => source.id === loop?.sourceId)?.name ?? "pure water"}
+        waterName={source?.name ?? "pure water"}
+        again={feed && solveAgain(feed, source, await solver())}
       />
     </Station>
   );

@@ -1,9 +1,13 @@
 import type { SheetTab } from "@/ui/Station";
 
-export function feedTabs(present: "recipe" | "stocks" | "change" | "shelf", loopId: number | undefined): SheetTab[] {
+export function feedTabs(
+  present: "recipe" | "solve" | "stocks" | "change" | "shelf",
+  loopId: number | undefined,
+): SheetTab[] {
   const query = loopId === undefined ? "" : `?loop=${loopId}`;
   return [
     { href: `/feed${query}`, name: "Recipe", present: present === "recipe" },
+    { href: `/feed/solve${query}`, name: "Solve", present: present === "solve" },
     { href: `/feed/stocks${query}`, name: "Stocks and injector", present: present === "stocks" },
     { href: `/feed/change${query}`, name: "Keep or change", present: present === "change" },
     { href: "/feed/shelf", name: "Shelf", present: present === "shelf" },

@@ -1,4 +1,5 @@
 import { NUTRIENTS } from "../../feed/nutrients";
+import { AIMS } from "../../feed/recipeWish";
 import type { LoopChangeRule } from "../../feed/changeRule";
 import { METER_SCALES } from "../../feed/meters";
 import { STOCK_LETTERS } from "../../feed/salts";
@@ -61,10 +62,29 @@ export const RECIPE = entity({
       type: "amounts",
       name: "targetsMgPerL",
       label: "Targets, mg/L of the element",
-      of: NUTRIENTS,
+      of: AIMS,
       dimension: "concentration",
       greatest: 2000,
     },
+    {
+      type: "amounts",
+      name: "leastMgPerL",
+      label: "At least, mg/L",
+      of: AIMS,
+      dimension: "concentration",
+      greatest: 2000,
+      initial: {},
+    },
+    {
+      type: "amounts",
+      name: "greatestMgPerL",
+      label: "At most in the ready feed, mg/L",
+      of: AIMS,
+      dimension: "concentration",
+      greatest: 2000,
+      initial: { Mn: 1.5, Zn: 0.6, Cu: 0.2, B: 0.7 },
+    },
+    numberField("ammoniumShareMost", "Ammonium, of all nitrogen, at most", "share", 0, 1, { initial: 0.15 }),
   ],
 });
 
@@ -78,6 +98,11 @@ export const RECIPE_SALT = entity({
     { type: "reference", name: "recipeId", label: "Recipe", to: "recipe", isPart: true },
     { type: "reference", name: "saltId", label: "Salt", to: "salt" },
     choiceField("stock", "Stock", STOCK_LETTERS),
+    numberField("gPer1000L", "In 1000 L of the recipe as written, g", "ratio", 0, 1_000_000, {
+      column: "g_per_1000l",
+      nullable: true,
+      initial: null,
+    }),
   ],
 });
 

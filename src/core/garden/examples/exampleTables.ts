@@ -17,6 +17,8 @@ import { SOURCE, STORE } from "../entities/water";
 import type { Variety } from "../garden";
 import { gardenOf } from "../gardenOf";
 import { addCrop, LIBRARY_ID } from "../setup/addCrop";
+import type { SolveProgram } from "../../numeric/solveProgram";
+import { firstAmounts } from "../recipeAmounts";
 import { addRecipe, RECIPE_ID } from "../setup/addRecipe";
 import { reachedRows, stagesReached } from "../setup/alreadyGrowing";
 import { setUp } from "../setup/setUp";
@@ -38,9 +40,10 @@ const FIRST_ID = 1_000_000_000;
  *
  * @param tables what the new garden has already: salts and units
  * @returns changes with new ids under 0
+ * @param solve of linear programs
  * @throws RangeError for a day that is none
  */
-export function exampleChanges(tables: Tables, example: ExampleGarden, today: Day): Changes {
+export function exampleChanges(tables: Tables, example: ExampleGarden, today: Day, solve: SolveProgram): Changes {
   requireDay("exampleChanges", "today", today);
   let all = tables;
   let next = FIRST_ID;
@@ -63,6 +66,7 @@ export function exampleChanges(tables: Tables, example: ExampleGarden, today: Da
     const changed = { ...loop, sourceId, recipeId, ...example.loop };
     all = { ...all, loop: { ...all.loop, [id]: changed } };
   }
+  all = apply(all, firstAmounts(all, solve));
   const varietyIds = new Map<string, number>();
   for (const { library, own, days } of example.crops) {
     const shipped = withDays(

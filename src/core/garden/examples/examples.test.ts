@@ -1,3 +1,5 @@
+import { solver } from "../../../../tests/engines/highs";
+import type { SolveProgram } from "../../numeric/solveProgram";
 import { COMMON_UNITS } from "../../growth/harvestUnit";
 import { dayFromIso, isoFromDay } from "../../units/day";
 import { apply, settle, type Changes, type Tables } from "../changes";
@@ -36,17 +38,22 @@ const CASES = EXAMPLE_GARDENS.flatMap((example) =>
   DAYS.map((day) => [example.name, isoFromDay(day), example, day] as const),
 );
 
+let solve: SolveProgram;
+beforeAll(async () => {
+  solve = await solver();
+});
+
 /** An example, worked out. */
 function opened(name: string, today: number, change: (tables: Tables) => Tables = (tables) => tables) {
   const example = EXAMPLE_GARDENS.find((one) => one.name === name)!;
-  const tables = change(apply(UNITS, real(exampleChanges(UNITS, example, today))));
+  const tables = change(apply(UNITS, real(exampleChanges(UNITS, example, today, solve))));
   return workOut(gardenOf(tables, { latitudeDeg: example.latitudeDeg }), NO_FACTS, today);
 }
 
 test.each(CASES)(
   "%s, opened on %s: fits its place, meets every order, nothing over capacity",
   (_, __, example, today) => {
-    const tables = apply(UNITS, real(exampleChanges(UNITS, example, today)));
+    const tables = apply(UNITS, real(exampleChanges(UNITS, example, today, solve)));
     const garden = gardenOf(tables, { latitudeDeg: example.latitudeDeg });
     const worked = workOut(garden, NO_FACTS, today);
     expect(garden.stands).toHaveLength(example.setup.stands.length);

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import type { CatchCanFact } from "@/core/garden/facts";
 import { judgeCatchCans } from "@/core/water/catchCans";
 import { dayInWords } from "@/core/units/day";
-import { counted, quantityText } from "@/core/units/format";
+import { counted, percentText, quantityText } from "@/core/units/format";
 import { enterCatchCans, undoEntry } from "@/server/round/actions";
 import { useDraft } from "@/features/frame/drafts";
 import { useCommand } from "@/features/frame/useCommand";
@@ -15,7 +15,6 @@ import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/Quantit
 import { useUnits } from "@/ui/units";
 import { CanStrip } from "./CanStrip";
 import { readCans } from "./readCans";
-import { percentText } from "../words";
 
 export interface CatchCansProps {
   readonly standId: number;

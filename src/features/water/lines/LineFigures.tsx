@@ -4,11 +4,10 @@ import type { DripLineAnswer } from "@/core/water/dripLine";
 import { flushing, FLUSHING_M_PER_S } from "@/core/water/flushing";
 import { longestLateral } from "@/core/water/longestLateral";
 import { euVerdict, flowVariationVerdict } from "@/core/water/uniformity";
-import { formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, percentText, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { Figure } from "../Figure";
-import { percentText } from "../words";
 
 const EVEN = {
   excellent: "as even as drip gets",

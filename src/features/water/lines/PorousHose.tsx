@@ -4,7 +4,7 @@ import { STAND } from "@/core/garden/entities/place";
 import type { Stand } from "@/core/garden/garden";
 import type { DripBeds } from "@/core/place/kinds/beds";
 import { number } from "@/core/place/kinds/shared";
-import { editText, formatNumber, quantityText } from "@/core/units/format";
+import { editText, formatNumber, percentText, quantityText } from "@/core/units/format";
 import { inText, roundIn } from "@/core/units/rounded";
 import { dripLine, GREATEST_EXPONENT, withPorousHose } from "@/core/water/dripLine";
 import { outletOf } from "@/core/water/emitter";
@@ -18,7 +18,6 @@ import { saveStand } from "@/server/place/actions";
 import { Sentence } from "@/ui/blank/Sentence";
 import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
-import { percentText } from "../words";
 
 const MEASURES = [
   number("firstLitres", "From a metre in ten minutes", "dose", 0, 100),

@@ -4,10 +4,10 @@ import type { DripLineAnswer, DrippedSpec } from "@/core/water/dripLine";
 import { ALLOWED_SHARE, AVAILABLE_SHARE, lineRun } from "@/core/water/lineRun";
 import type { TimerProgram } from "@/core/water/timer";
 import { USUAL_RUN_SHARE } from "@/core/water/waterHolding";
-import { counted, formatNumber, quantityText } from "@/core/units/format";
+import { counted, formatNumber, percentText, quantityText } from "@/core/units/format";
 import { ChoiceBlank } from "@/ui/blank/Blank";
 import { useUnits } from "@/ui/units";
-import { percentText, timerWords } from "../words";
+import { timerWords } from "../words";
 
 interface RunFiguresProps {
   readonly spec: DrippedSpec;

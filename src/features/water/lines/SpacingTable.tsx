@@ -2,9 +2,8 @@
 import { memo, useMemo, useState } from "react";
 import { compareSpacings, USUAL_SPACINGS_M } from "@/core/water/dripLine";
 import type { DripBeds } from "@/core/place/kinds/beds";
-import { formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, percentText, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
-import { percentText } from "../words";
 
 /** Shares of blocked emitters that a season brings. */
 const BLOCKED = [0.02, 0.05, 0.1, 0.2] as const;

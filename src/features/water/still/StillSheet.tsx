@@ -6,7 +6,7 @@ import { vesselOf } from "@/core/place/stillVessel";
 import { FLOAT_VALVE, FLOAT_VALVE_MEASURES, number, type FloatValve } from "@/core/place/kinds/shared";
 import { standCounts } from "@/core/place/standCounts";
 import { PEAK_HOUR_SHARE } from "@/core/water/stillTank";
-import { counted, editText, formatNumber, quantityText } from "@/core/units/format";
+import { counted, editText, formatNumber, percentText, quantityText } from "@/core/units/format";
 import { inText } from "@/core/units/rounded";
 import { formValues } from "@/features/frame/form/formValues";
 import { MeasureBlank } from "@/features/frame/blank/MeasureBlank";
@@ -22,7 +22,6 @@ import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { Figure } from "../Figure";
-import { percentText } from "../words";
 import { StillPicture } from "./StillPicture";
 
 const EVAPORATION = number("evaporationMm", "Open water loses a day", "rain", 0, 30);

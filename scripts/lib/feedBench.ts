@@ -1,0 +1,38 @@
+import { ecOfIons } from "../../src/core/feed/ec";
+import { solveRecipe } from "../../src/core/feed/solveRecipe";
+import type { RecipeWish } from "../../src/core/feed/recipeWish";
+import { RECIPE_LIBRARY } from "../../src/core/feed/library";
+import { SALT_LIBRARY } from "../../src/core/feed/salts";
+import { solver } from "../../src/server/solver/highs";
+
+type LeastMs = (work: () => unknown, times: number) => number;
+
+const TIMES = 30;
+const SALTS = 25;
+const EC_TIMES = 2000;
+const FEED = { K: 8.75, NH4: 1.25, Ca: 4.25, Mg: 2, Na: 1, NO3: 13.75, H2PO4: 1.25, SO4: 3.75, Cl: 1, HCO3: 0.4 };
+
+/** Recipes solved from a full shelf, and the EC of a solution. */
+export async function feedBench(leastMs: LeastMs) {
+  console.log("\nFeed");
+  const solve = await solver();
+  const recipe = RECIPE_LIBRARY.find(({ targetsMgPerL }) => (targetsMgPerL["NH4-N"] ?? 0) > 0)!;
+  const shelf = Array.from({ length: SALTS }, (_, at) => ({
+    ...SALT_LIBRARY[at % SALT_LIBRARY.length]!,
+    pricePerKg: 1 + at / 10,
+  }));
+  const wish: RecipeWish = {
+    targetsMgPerL: { ...recipe.targetsMgPerL, Na: 5 },
+    greatestMgPerL: { Cl: 70, B: 0.7, Mn: 1.5 },
+    ammoniumShareMost: 0.15,
+    waterMgPerL: { Ca: 60, Mg: 12, Na: 20, Cl: 30 },
+    salts: shelf,
+  };
+  const targets = Object.keys(wish.targetsMgPerL).length;
+  const ms = leastMs(() => solveRecipe(wish, solve), TIMES);
+  console.log(`  a recipe of ${targets} nutrients from ${SALTS} salts: ${ms.toFixed(1)} ms (asked: under 50 ms)`);
+  const many = leastMs(() => {
+    for (let at = 0; at < EC_TIMES; at++) ecOfIons({ ...FEED, K: FEED.K + at / EC_TIMES });
+  }, TIMES);
+  console.log(`  the EC of a solution: ${((1000 * many) / EC_TIMES).toFixed(1)} µs (asked: under 20 µs cold)`);
+}

@@ -1,0 +1,2 @@
+/** The solver of linear programs, for tests of what is handed one. */
+export { solver } from "../../src/server/solver/highs";
