@@ -327,6 +327,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
       "recipe.salts.0.solubilityGPerL.3",
     ],
   },
+  "feed/ec#ecNearLast": { args: [ions] },
   "feed/ec#ecOfIons": { args: [ions] },
   "feed/feedSheet#feedSheet": { args: [feedInput], but: ["salts.0.onHandG"] },
   "water/injector#injectorVerdict": { args: [500, 20, 2500] },

@@ -43,10 +43,32 @@ const PAIRS: readonly {
   { cation: "Zn", anion: "SO4", log10K: 2.31, lambda0: 0 },
 ];
 
+const ION_NAMES = Object.keys(IONS) as readonly Ion[];
+const CHARGE = Int8Array.from(ION_NAMES, (ion) => IONS[ion].charge);
+const LAMBDA = Float64Array.from(ION_NAMES, (ion) => IONS[ion].lambda0);
+const CATION = Int8Array.from(PAIRS, ({ cation }) => ION_NAMES.indexOf(cation));
+const ANION = Int8Array.from(PAIRS, ({ anion }) => ION_NAMES.indexOf(anion));
+const PAIR_K = Float64Array.from(PAIRS, ({ log10K }) => 10 ** log10K);
+const PAIR_LAMBDA = Float64Array.from(PAIRS, ({ lambda0 }) => lambda0);
+const PAIR_CHARGE = Int8Array.from(PAIRS, ({ cation, anion }) => IONS[cation].charge + IONS[anion].charge);
+
+/** γ of what has one charge, to the power of what a pair's constant is multiplied by: z² of both ions less z² of the pair. */
+const PAIR_GAMMAS = Int8Array.from(
+  PAIRS,
+  ({ cation, anion }, at) => IONS[cation].charge ** 2 + IONS[anion].charge ** 2 - PAIR_CHARGE[at]! ** 2,
+);
+const placesOf = (sign: number) => Int8Array.from(ION_NAMES.flatMap((_, at) => (CHARGE[at]! * sign > 0 ? [at] : [])));
+const [CATIONS, ANIONS] = [placesOf(1), placesOf(-1)];
+/** Of ions, and of pairs: z². */
+const CHARGE_2 = Float64Array.from(CHARGE, (charge) => charge ** 2);
+const PAIR_CHARGE_2 = Float64Array.from(PAIR_CHARGE, (charge) => charge ** 2);
+
+/** Far over what a feed holds: less needs no closer look. */
+const PLAIN_MMOL = 1e6;
 const DAVIES_A = 0.509;
 const GREATEST_IONIC_STRENGTH_MOL_PER_L = 0.5;
 const MOST_ROUNDS = 200;
-const RELATIVE_TOLERANCE = 1e-9;
+const RELATIVE_TOLERANCE = 1e-8;
 
 /**
  * Electrical conductivity at 25 °C of a dilute solution: ion pairs by mass action with Davies activities, then
@@ -60,103 +82,117 @@ const RELATIVE_TOLERANCE = 1e-9;
  * @example ecOfIons({ K: 10, Cl: 10 }) // 1.408
  */
 export function ecOfIons(ions: IonAmounts): number {
-  for (const [ion, amount] of Object.entries(ions)) requireRange("ecOfIons", `${ion} mmol/L`, amount, 0);
-  const solution = pairUp(ions);
-  if (solution.ionicStrength > GREATEST_IONIC_STRENGTH_MOL_PER_L)
-    throw new RangeError(
-      `ecOfIons: ionic strength is ${solution.ionicStrength.toFixed(2)} mol/L; it must be at most 0.5`,
-    );
-  return solution.carriers.reduce((ec, { lambda0, charge, molPerL }) => {
-    if (charge === 0) return ec;
-    return (
-      ec + lambda0 * molPerL * activity(charge, solution.ionicStrength) ** exponent(charge, solution.ionicStrength)
-    );
-  }, 0);
+  forget();
+  return ecFrom(ions);
 }
 
-interface Carrier {
-  readonly charge: number;
-  readonly lambda0: number;
-  molPerL: number;
+/**
+ * As ecOfIons, for a solver that asks for one solution after another: each begins with the share of free ions of the one
+ * before, which is nearly its own.
+ *
+ * @param ions mmol/L, each 0 or more
+ * @returns EC, mS/cm
+ * @throws RangeError for a negative amount or an ionic strength over 0.5 mol/L
+ * @source ecOfIons
+ */
+export function ecNearLast(ions: IonAmounts): number {
+  return ecFrom(ions);
 }
 
-interface PairCarrier extends Carrier {
-  readonly cation: FreeIon;
-  readonly anion: FreeIon;
-  readonly constant: number;
+// What a solution is worked out in, one at a time: made anew, it would cost more than the sums.
+const TOTAL = new Float64Array(ION_NAMES.length);
+const FREE = new Float64Array(ION_NAMES.length);
+/** Of each ion, what was free in the last solution; and its ionic strength. */
+const FREE_SHARE = new Float64Array(ION_NAMES.length).fill(1);
+let lastStrength: number | null = null;
+const BOUND = new Float64Array(ION_NAMES.length);
+const PAIR = new Float64Array(PAIRS.length);
+const CONDITIONAL = new Float64Array(PAIRS.length);
+
+function forget(): void {
+  FREE_SHARE.fill(1);
+  lastStrength = null;
 }
 
-interface FreeIon extends Carrier {
-  readonly total: number;
-  /** Σ K·partner of the round at hand. */
-  bound: number;
+function ecFrom(ions: IonAmounts): number {
+  read(ions);
+  const ionicStrength = pairUp();
+  if (ionicStrength > GREATEST_IONIC_STRENGTH_MOL_PER_L) {
+    forget();
+    throw new RangeError(`ecOfIons: ionic strength is ${ionicStrength.toFixed(2)} mol/L; it must be at most 0.5`);
+  }
+  const gamma = activity(ionicStrength);
+  // γ goes with the square of the charge.
+  const of = [0, gamma ** exponent(1, ionicStrength), gamma ** (4 * exponent(2, ionicStrength))];
+  let ec = 0;
+  for (let at = 0; at < TOTAL.length; at++) ec += LAMBDA[at]! * FREE[at]! * of[Math.abs(CHARGE[at]!)]!;
+  for (let at = 0; at < PAIR.length; at++) ec += PAIR_LAMBDA[at]! * PAIR[at]! * of[Math.abs(PAIR_CHARGE[at]!)]!;
+  return ec;
+}
+
+function read(ions: IonAmounts): void {
+  for (let at = 0; at < TOTAL.length; at++) {
+    const name = ION_NAMES[at]!;
+    const mmol = ions[name] ?? 0;
+    if (!(mmol >= 0 && mmol < PLAIN_MMOL)) requireRange("ecOfIons", `${name} mmol/L`, mmol, 0);
+    TOTAL[at] = mmol / 1000;
+    FREE[at] = TOTAL[at]! * FREE_SHARE[at]!;
+  }
 }
 
 /**
  * Successive substitution, cations and anions in turn: free = total/(1 + Σ K·partner). Associations here are weak, so
  * that it settles in a few rounds; the activities follow the ionic strength of the round before.
+ * @returns the ionic strength, mol/L
  */
-function pairUp(ions: IonAmounts): { readonly carriers: readonly Carrier[]; readonly ionicStrength: number } {
-  const free = new Map<Ion, FreeIon>();
-  for (const [ion, mmol] of Object.entries(ions) as [Ion, number][])
-    if (mmol > 0) free.set(ion, { ...IONS[ion], total: mmol / 1000, molPerL: mmol / 1000, bound: 0 });
-  const pairs: PairCarrier[] = [];
-  for (const { cation, anion, log10K, lambda0 } of PAIRS) {
-    const [c, a] = [free.get(cation), free.get(anion)];
-    if (c && a)
-      pairs.push({
-        cation: c,
-        anion: a,
-        constant: 10 ** log10K,
-        lambda0,
-        charge: c.charge + a.charge,
-        molPerL: 0,
-      });
-  }
-  const all = [...free.values()];
-  const carriers: Carrier[] = [...all, ...pairs];
-  let ionicStrength = strengthOf(carriers);
+function pairUp(): number {
+  PAIR.fill(0);
+  let ionicStrength = lastStrength ?? strengthOf();
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const gamma = [1, activity(1, ionicStrength), activity(2, ionicStrength)];
-    const conditional = (pair: PairCarrier) =>
-      (pair.constant * gamma[pair.cation.charge]! * gamma[-pair.anion.charge]!) / gamma[Math.abs(pair.charge)]!;
-    for (const ion of all) ion.bound = 0;
-    for (const pair of pairs) pair.cation.bound += conditional(pair) * pair.anion.molPerL;
-    let change = settle(all, 1);
-    for (const pair of pairs) pair.anion.bound += conditional(pair) * pair.cation.molPerL;
-    change = Math.max(change, settle(all, -1));
-    for (const pair of pairs) pair.molPerL = conditional(pair) * pair.cation.molPerL * pair.anion.molPerL;
-    ionicStrength = strengthOf(carriers);
-    if (change < RELATIVE_TOLERANCE) return { carriers, ionicStrength };
+    const four = activity(ionicStrength) ** 4;
+    for (let at = 0; at < TOTAL.length; at++) BOUND[at] = 0;
+    for (let at = 0; at < PAIR.length; at++) {
+      CONDITIONAL[at] = PAIR_K[at]! * (PAIR_GAMMAS[at] === 8 ? four * four : four);
+      BOUND[CATION[at]!]! += CONDITIONAL[at]! * FREE[ANION[at]!]!;
+    }
+    let change = settle(CATIONS);
+    for (let at = 0; at < PAIR.length; at++) BOUND[ANION[at]!]! += CONDITIONAL[at]! * FREE[CATION[at]!]!;
+    change = Math.max(change, settle(ANIONS));
+    for (let at = 0; at < PAIR.length; at++) PAIR[at] = CONDITIONAL[at]! * FREE[CATION[at]!]! * FREE[ANION[at]!]!;
+    ionicStrength = strengthOf();
+    if (change < RELATIVE_TOLERANCE) return (lastStrength = ionicStrength);
   }
+  forget();
   throw new Error("ecOfIons: the ion pairs did not settle");
 }
 
 /** Sets the free amounts of the ions of one sign. @returns the largest relative change */
-function settle(ions: readonly FreeIon[], sign: 1 | -1): number {
+function settle(places: Int8Array): number {
   let change = 0;
-  for (const ion of ions) {
-    if (Math.sign(ion.charge) !== sign) continue;
-    const next = ion.total / (1 + ion.bound);
-    change = Math.max(change, Math.abs(next / ion.molPerL - 1));
-    ion.molPerL = next;
+  for (let one = 0; one < places.length; one++) {
+    const at = places[one]!;
+    if (TOTAL[at] === 0) continue;
+    const next = TOTAL[at]! / (1 + BOUND[at]!);
+    change = Math.max(change, Math.abs(next / FREE[at]! - 1));
+    FREE[at] = next;
+    FREE_SHARE[at] = next / TOTAL[at]!;
   }
   return change;
 }
 
-function strengthOf(carriers: readonly Carrier[]): number {
+function strengthOf(): number {
   let sum = 0;
-  for (const { molPerL, charge } of carriers) sum += molPerL * charge * charge;
+  for (let at = 0; at < TOTAL.length; at++) sum += FREE[at]! * CHARGE_2[at]!;
+  for (let at = 0; at < PAIR.length; at++) sum += PAIR[at]! * PAIR_CHARGE_2[at]!;
   return sum / 2;
 }
 
-/** Davies activity coefficient. */
-function activity(charge: number, ionicStrength: number): number {
+/** Davies activity coefficient of an ion with one charge; with z charges it is this to the power of z². */
+function activity(ionicStrength: number): number {
   const root = Math.sqrt(ionicStrength);
-  return 10 ** (-DAVIES_A * charge ** 2 * (root / (1 + root) - 0.3 * ionicStrength));
+  return Math.exp(-Math.LN10 * DAVIES_A * (root / (1 + root) - 0.3 * ionicStrength));
 }
 
-function exponent(charge: number, ionicStrength: number): number {
-  const size = Math.abs(charge);
+function exponent(size: number, ionicStrength: number): number {
   return ionicStrength < 0.36 * size ? 0.6 / Math.sqrt(size) : Math.sqrt(ionicStrength) / size;
 }

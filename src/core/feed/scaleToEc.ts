@@ -1,6 +1,6 @@
 import { riseToZero } from "../numeric/riseToZero";
 import { requireRange } from "../units/range";
-import { ecOfIons } from "./ec";
+import { ecNearLast, ecOfIons } from "./ec";
 import { mixIons, type IonAmounts } from "./nutrients";
 
 const GREATEST_STRENGTH = 8;
@@ -23,13 +23,13 @@ export function strengthForEc(
 ): number | "water-too-strong" | "recipe-too-weak" {
   requireRange("strengthForEc", "ecMsPerCm", ecMsPerCm, 0, 20);
   const ecAt = (factor: number) =>
-    ecOfIons(
+    ecNearLast(
       mixIons([
         [1, water],
         [factor, recipe],
       ]),
     );
-  if (ecAt(0) >= ecMsPerCm) return "water-too-strong";
+  if (ecOfIons(water) >= ecMsPerCm) return "water-too-strong";
   if (ecAt(GREATEST_STRENGTH) < ecMsPerCm) return "recipe-too-weak";
   return riseToZero(0, GREATEST_STRENGTH, (factor) => ecAt(factor) - ecMsPerCm);
 }
