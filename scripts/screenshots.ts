@@ -23,7 +23,6 @@ const SHOTS: readonly Shot[] = [
   { name: "round-phone", path: "/round", phone: true },
   { name: "slip-phone", path: "/round?item=mix%3A2%3AB", phone: true, light: "night" },
   { name: "answers", path: "/round/answers" },
-  { name: "answers-phone", path: "/round/answers?q=sow", phone: true, light: "night" },
   {
     name: "place",
     path: "/place",
@@ -37,6 +36,7 @@ const SHOTS: readonly Shot[] = [
   { name: "pump", path: "/water/pump" },
   { name: "supply", path: "/water/supply" },
   { name: "feed", path: "/feed" },
+  { name: "solve", path: "/feed/solve?loop=2&salts=shelf" },
   { name: "stocks", path: "/feed/stocks?loop=2" },
   { name: "growth", path: "/growth" },
   { name: "climate", path: "/growth/climate" },

@@ -23,7 +23,9 @@ export function whatLimits(wish: RecipeWish, result: RecipeResult): RecipeLimit[
 }
 
 function whyUnder({ salts }: RecipeWish, result: RecipeResult, { aim }: AimResult): RecipeLimit {
-  const salt = mostOf(salts.map(({ percent }) => amountOf(aim, percent)));
+  // The salt that brings most of it now; where none does, the one that could.
+  const inUse = mostOf(salts.map(({ percent }, at) => result.gPer1000L[at]! * amountOf(aim, percent)));
+  const salt = inUse ?? mostOf(salts.map(({ percent }) => amountOf(aim, percent)));
   if (salt === null) return { kind: "nothing-brings", aim };
   const full = new Set([
     ...result.aims.filter(({ miss }) => miss > -NEAR).map((one) => one.aim),
