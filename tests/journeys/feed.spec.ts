@@ -8,9 +8,7 @@ test("a recipe is solved from the shelf with the salty well: what misses, what w
     "update loop set source_id = (select id from source where name = 'Salty well') where name = 'Drip'",
   );
   await garden.rows("update salt set on_hand_g = 0 where name = 'potassium sulfate'");
-  await garden.rows(
-    "delete from recipe_salt where salt_id in (select id from salt where name like 'magnesium %')",
-  );
+  await garden.rows("delete from recipe_salt where salt_id in (select id from salt where name like 'magnesium %')");
   await garden.rows("delete from salt where name like 'magnesium %'");
   const loop = (await garden.rows<{ id: string }>("select id from loop where name = 'Drip'"))[0]!.id;
   const amounts = () =>
