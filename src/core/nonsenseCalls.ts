@@ -377,6 +377,8 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/salts#stockFor": { args: [salt], but: ["solubilityGPerL.0", "solubilityGPerL.3"] },
   "feed/elementsOfSalts#elementsOfSalts": { args: [[{ percent: salt.percent }], [300]] },
   "feed/chargeBalance#chargeDifference": { args: [ions] },
+  "feed/oxygen#oxygenHeldMgPerL": { args: [22, 300] },
+  "feed/oxygen#pressureAtm": { args: [300] },
   "feed/recipeResult#recipeResult": { args: [wish, [300]] },
   "feed/solveRecipe#solveRecipe": { args: [wish, found] },
   "feed/solveRecipe#uniqueAmounts": { args: [wish, found] },

@@ -58,6 +58,7 @@ test("what a reading says follows the garden's units and names the source that c
   const words = (finding: SlipFinding) => slipFindingWords(finding, us, (id) => (id === 3 ? "Rain" : undefined));
   expect(words({ kind: "low-level", missingL: 189.27 })).toBe("The tank is 49.9 gal below its normal fill level.");
   expect(words({ kind: "warm-water", overC: 25 })).toContain("Over 77 °F");
+  expect(words({ kind: "warm-water", overC: 25, holdsMgPerL: 7.827 })).toContain("here at most 7.8 mg/L");
   expect(words({ kind: "water-too-strong", waterEcMsPerCm: 1.2, sourceId: 3 })).toBe(
     "This water alone has EC 12 CF: it cannot bring the tank down. Rain could.",
   );

@@ -159,7 +159,11 @@ test("what changed since the last reading is found", () => {
   const before = { ecMsPerCm: 1.5, levelL: 600 };
   expect(kinds(slip({ ecMsPerCm: 1.4, levelL: 560 }, { before }))).toContain("eats-faster");
   expect(kinds(slip({ ecMsPerCm: 1.65, levelL: 560 }, { before }))).toContain("drinks-faster");
-  expect(slip({ waterC: 27 }).says).toContainEqual({ kind: "warm-water", overC: 25 });
+  expect(slip({ waterC: 27 }).says).toContainEqual({
+    kind: "warm-water",
+    overC: 25,
+    holdsMgPerL: expect.closeTo(7.97, 1),
+  });
 });
 
 test("a reading may lack any figure: what it decides is left out and named", () => {

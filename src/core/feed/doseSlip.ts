@@ -3,6 +3,7 @@ import { bringBack, type BringBack } from "./bringBack";
 import type { CautionKey } from "./cautions";
 import { acidSteps, GENERAL_PH_BAND, PH_RANGE } from "./acidSteps";
 import type { DoseSlip, DoseSlipInput, SlipFinding, SlipStep } from "./slip";
+import { GREATEST_OXYGEN_C, oxygenHeldMgPerL } from "./oxygen";
 import { requireRange, requireFigures } from "../units/range";
 import { strengthSteps, stockFactor } from "./strengthSteps";
 import { WARM_WATER_C } from "./warmWater";
@@ -102,7 +103,7 @@ function changeFindings({ reading, before }: DoseSlipInput): SlipFinding[] {
   return fell && ec > SAME_EC_MS_PER_CM ? [{ kind: "drinks-faster" }] : [];
 }
 
-function stateFindings({ reading, recipe, normalFillL }: DoseSlipInput): SlipFinding[] {
+function stateFindings({ reading, recipe, normalFillL, heightM = 0 }: DoseSlipInput): SlipFinding[] {
   const { ecMsPerCm, ph, waterC, levelL } = reading;
   const found: SlipFinding[] = [];
   if (!recipe) found.push({ kind: "no-recipe" });
@@ -113,7 +114,10 @@ function stateFindings({ reading, recipe, normalFillL }: DoseSlipInput): SlipFin
   if (ph !== null && ph < phLow) found.push({ kind: "ph-low" });
   if (ph !== null && (ph < PH_RANGE.least || ph > PH_RANGE.greatest))
     found.push({ kind: "ph-past-range", ...PH_RANGE });
-  if (waterC !== null && waterC > WARM_WATER_C) found.push({ kind: "warm-water", overC: WARM_WATER_C });
+  if (waterC !== null && waterC > WARM_WATER_C) {
+    const holdsMgPerL = oxygenHeldMgPerL(Math.min(GREATEST_OXYGEN_C, waterC), heightM);
+    found.push({ kind: "warm-water", overC: WARM_WATER_C, holdsMgPerL });
+  }
   if (levelL !== null && levelL < normalFillL * (1 - LEVEL_SLACK))
     found.push({ kind: "low-level", missingL: normalFillL - levelL });
   const figures = TANK_FIGURES.map(({ name }) => name).filter((name) => reading[name] === null);

@@ -30,7 +30,8 @@ export type SlipStep =
 /** What a reading says. */
 export type SlipFinding =
   | { readonly kind: "eats-faster" | "drinks-faster" | "too-weak" | "too-strong" | "ph-high" | "ph-low" | "in-band" }
-  | { readonly kind: "warm-water"; readonly overC: number }
+  /** With the oxygen that water of that temperature holds at most; slips of before do not tell it. */
+  | { readonly kind: "warm-water"; readonly overC: number; readonly holdsMgPerL?: number }
   | { readonly kind: "low-level"; readonly missingL: number }
   /** This water alone is over the target: another source could bring the tank down, or none here. */
   | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number; readonly sourceId: number | null }
@@ -73,6 +74,8 @@ export interface DoseSlipInput {
   /** Level that must not be passed: the rim less what drains back and freeboard. */
   readonly greatestL: number;
   readonly acid: TankAcid;
+  /** Over the sea; 0 where it is not told. */
+  readonly heightM?: number;
   /** A source weaker than the target, where there is one. */
   readonly weakerSourceId: number | null;
 }

@@ -32,6 +32,7 @@ export function slipOf(
     normalFillL: loop.normalFillL,
     greatestL: tankLimits(season, loop).greatestL,
     acid: loop.acid,
+    heightM: season.garden.climate?.elevationM ?? 0,
     weakerSourceId: recipe ? weakerSource(season, recipe.ecMsPerCm, loop.sourceId) : null,
   });
 }

@@ -43,7 +43,13 @@ export function slipFindingWords(
     case "ph-past-range":
       return `pH outside ${finding.least} to ${finding.greatest} is past what can be worked out: check the meter, then change the solution.`;
     case "warm-water":
-      return `Over ${quantityText(finding.overC, "temperature", units)} roots want more oxygen than warm water holds: shade the tank and run the pump longer.`;
+      return [
+        `Over ${quantityText(finding.overC, "temperature", units)} roots want more oxygen than warm water holds`,
+        ...(finding.holdsMgPerL === undefined
+          ? []
+          : [`, here at most ${quantityText(Math.round(finding.holdsMgPerL * 10) / 10, "concentration", units)}`]),
+        ": shade the tank and run the pump longer.",
+      ].join("");
     case "low-level":
       return `The tank is ${quantityText(Math.round(finding.missingL), "volume", units)} below its normal fill level.`;
     case "no-recipe":
