@@ -27,15 +27,17 @@ export function waterOf({ loops, sources }: Pick<Garden, "loops" | "sources">, r
 }
 
 /**
- * Amounts for the recipes that have salts but none of them an amount: those that were just made or taken over.
+ * Amounts for recipes that have salts but none of them an amount: those that were just made or taken over.
  *
  * @param solve of linear programs
+ * @param only the one that is meant; without it, all
  * @source solveForEc
  */
-export function firstAmounts(tables: Tables, solve: SolveProgram): Changes {
+export function firstAmounts(tables: Tables, solve: SolveProgram, only?: number): Changes {
   const garden = gardenOf(tables, { latitudeDeg: 0 });
   const parts = { ...tables.recipe_salt };
   for (const recipe of garden.recipes) {
+    if (only !== undefined && recipe.id !== only) continue;
     if (recipe.salts.length === 0 || recipe.salts.some(({ gPer1000L }) => gPer1000L !== null)) continue;
     const salts = recipeSaltsOf(recipe, garden.salts);
     const water = waterOf(garden, recipe);

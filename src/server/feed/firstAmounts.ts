@@ -2,7 +2,7 @@ import type { Changes, Tables } from "@/core/garden/changes";
 import { firstAmounts } from "@/core/garden/recipeAmounts";
 import { solver } from "../solver/highs";
 
-/** Amounts for recipes that have none yet, as they are saved for the first time. */
-export async function withFirstAmounts(tables: Tables): Promise<Changes> {
-  return firstAmounts(tables, await solver());
+/** Amounts for a recipe that has none yet, as it is saved. */
+export async function withFirstAmounts(tables: Tables, recipeId: number): Promise<Changes> {
+  return firstAmounts(tables, await solver(), recipeId);
 }

@@ -20,7 +20,7 @@ export const addLibraryRecipe = planCommand("plan", schema, async ({ library }, 
     RECIPE_LIBRARY.find(({ name }) => name === library)!,
   );
   return {
-    changes: squash(changes, await withFirstAmounts(apply(tables, changes))),
+    changes: squash(changes, await withFirstAmounts(apply(tables, changes), RECIPE_ID)),
     value: (ids) => ids.get(RECIPE_ID)!,
   };
 });

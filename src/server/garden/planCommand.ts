@@ -65,8 +65,8 @@ export function saveCommand<Input extends { readonly id: number | null }>(
     readonly prepare?: (input: Input) => Input;
     /** Changes that come with it. */
     readonly more?: (input: Input, tables: Tables, who: Session) => Changes | Promise<Changes>;
-    /** What follows from all of it. */
-    readonly after?: (tables: Tables) => Promise<Changes>;
+    /** What follows from all of it, for the row of the form. */
+    readonly after?: (tables: Tables, id: number) => Promise<Changes>;
   } = {},
 ): Action<number> {
   return planCommand(entity.right, schema, async (input, tables, who) => {
@@ -74,7 +74,7 @@ export function saveCommand<Input extends { readonly id: number | null }>(
     if (sent.id !== null && !tables[entity.table]?.[sent.id]) throw new NotFoundError(null);
     const changes = squash(savedRow(tables, entity, sent, parts), await more(input, tables, who));
     return {
-      changes: after ? squash(changes, await after(apply(tables, changes))) : changes,
+      changes: after ? squash(changes, await after(apply(tables, changes), sent.id ?? NEW_ID)) : changes,
       value: (ids) => sent.id ?? ids.get(NEW_ID)!,
       ...(sent.id !== null && sent.opened && { opened: { entity, id: sent.id, row: sent.opened } }),
     };
