@@ -5,7 +5,6 @@ import { said } from "./said";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
-jest.setTimeout(60_000);
 
 const { rows } = demoGarden(() => signedInAs("ines"));
 

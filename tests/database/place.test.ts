@@ -9,7 +9,6 @@ import { signedInAs } from "./request";
 
 jest.mock("react", () => ({ ...jest.requireActual<object>("react"), cache: <T>(work: T) => work }));
 jest.mock("next/headers", () => jest.requireActual<{ nextHeaders: object }>("./request").nextHeaders);
-jest.setTimeout(60_000);
 
 let runner: Runner | undefined;
 // Before the connections are closed.
