@@ -1068,6 +1068,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/recipeProposal#solveAgain": GARDEN,
   "garden/recipeAmounts#firstAmounts": GARDEN,
   "garden/recipeAmounts#recipeSaltsOf": GARDEN,
+  "garden/recipeAmounts#solvedWith": GARDEN,
   "garden/recipeAmounts#waterOf": GARDEN,
   "garden/recipeAmounts#wishOf": GARDEN,
   "feed/recipeWish#requireWish": CHECK,

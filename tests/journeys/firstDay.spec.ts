@@ -231,6 +231,7 @@ for (const [size, viewport] of SIZES)
         "/feed",
         "/feed/stocks",
         "/feed/change",
+        "/feed/solve",
       ])
         await open(path);
       for (const path of [

@@ -16,9 +16,13 @@ export const USUAL_HEAD_M = 10;
  *
  * @source pumpOnPipes
  */
-export function headAtLines({ pump }: Pick<Loop, "pump">, standId: number, pumped: PumpOnPipes | null) {
+export function headAtLines(
+  { pump }: Pick<Loop, "pump">,
+  standId: number,
+  pumped: PumpOnPipes | null,
+): HeadAtLines | null {
   const heads = pumped?.banks.flatMap(({ bank, inletHeadM }) => (bank.standId === standId ? [inletHeadM] : [])) ?? [];
   const headM = Math.min(...heads);
-  if (heads.length > 0 && headM > 0) return { headM, from: "network" } satisfies HeadAtLines;
-  return pump && pump.headWantedM > 0 ? ({ headM: pump.headWantedM, from: "wanted" } satisfies HeadAtLines) : null;
+  if (heads.length > 0 && headM > 0) return { headM, from: "network" };
+  return pump && pump.headWantedM > 0 ? { headM: pump.headWantedM, from: "wanted" } : null;
 }

@@ -1,6 +1,7 @@
 import type { RecipeSalt } from "../feed/feedSheet";
 import type { RecipeWish } from "../feed/recipeWish";
 import { solveForEc } from "../feed/solveForEc";
+import type { MissWeights } from "../feed/solveRecipe";
 import type { SolveProgram } from "../numeric/solveProgram";
 import { between, type Changes, type Tables } from "./changes";
 import type { Garden, Recipe, SaltRow, Source } from "./garden";
@@ -26,12 +27,24 @@ export function waterOf({ loops, sources }: Pick<Garden, "loops" | "sources">, r
   return sources.find(({ id }) => id === loop?.sourceId) ?? null;
 }
 
+/** Solves a recipe with its own EC, from some salts and a water. @param solve of linear programs @source solveForEc */
+export function solvedWith(
+  recipe: Recipe,
+  salts: readonly RecipeSalt[],
+  source: Source | null,
+  solve: SolveProgram,
+  weights?: MissWeights,
+): ReturnType<typeof solveForEc> {
+  const wish = { ...wishOf(recipe, source), salts };
+  return solveForEc(wish, source?.alkalinityMgCaco3PerL ?? 0, recipe.ecMsPerCm, solve, weights);
+}
+
 /**
  * Amounts for recipes that have salts but none of them an amount: those that were just made or taken over.
  *
  * @param solve of linear programs
  * @param only the one that is meant; without it, all
- * @source solveForEc
+ * @source solvedWith
  */
 export function firstAmounts(tables: Tables, solve: SolveProgram, only?: number): Changes {
   const garden = gardenOf(tables, { latitudeDeg: 0 });
@@ -40,9 +53,7 @@ export function firstAmounts(tables: Tables, solve: SolveProgram, only?: number)
     if (only !== undefined && recipe.id !== only) continue;
     if (recipe.salts.length === 0 || recipe.salts.some(({ gPer1000L }) => gPer1000L !== null)) continue;
     const salts = recipeSaltsOf(recipe, garden.salts);
-    const water = waterOf(garden, recipe);
-    const wish = { ...wishOf(recipe, water), salts };
-    const found = solveForEc(wish, water?.alkalinityMgCaco3PerL ?? 0, recipe.ecMsPerCm, solve);
+    const found = solvedWith(recipe, salts, waterOf(garden, recipe), solve);
     if (typeof found === "string") continue;
     for (const [id, part] of Object.entries(parts)) {
       const at = part.recipeId === recipe.id ? salts.findIndex((salt) => salt.id === part.saltId) : -1;

@@ -1,15 +1,15 @@
 import type { RecipeSalt } from "../feed/feedSheet";
 import { missingSalts } from "../feed/missingSalt";
-import { atStrength, type RecipeWish } from "../feed/recipeWish";
+import { atStrength } from "../feed/recipeWish";
 import { SALT_LIBRARY, stockFor } from "../feed/salts";
-import { solveForEc, type SolvedForEc } from "../feed/solveForEc";
+import type { SolvedForEc } from "../feed/solveForEc";
 import { missSumOf, uniqueAmounts, USUAL_WEIGHTS } from "../feed/solveRecipe";
 import { whatLimits, type RecipeLimit } from "../feed/whatLimits";
 import type { SolveProgram } from "../numeric/solveProgram";
 import type { Garden, Recipe, Source } from "./garden";
 import type { LoopFeed } from "./loopFeed";
 import { memo } from "./memo";
-import { recipeSaltsOf, wishOf } from "./recipeAmounts";
+import { recipeSaltsOf, solvedWith, wishOf } from "./recipeAmounts";
 
 /** Which salts may be taken: those of the recipe, or all on the shelf of which some is left. */
 export type SaltsFrom = "recipe" | "shelf";
@@ -44,7 +44,7 @@ function stockOf(salt: Parameters<typeof stockFor>[0]) {
   return belongs === "either" ? "A" : belongs;
 }
 
-/** Solves a recipe again with a water. @param solve of linear programs @source solveForEc, missingSalts, uniqueAmounts */
+/** Solves a recipe again with a water. @param solve of linear programs @source solvedWith, missingSalts, uniqueAmounts */
 export function recipeProposal(
   garden: Pick<Garden, "salts">,
   recipe: Recipe,
@@ -54,39 +54,27 @@ export function recipeProposal(
   solve: SolveProgram,
 ): RecipeProposal {
   // A page asks for it each time that it is looked at.
-  return memo("recipe proposal", [recipe, garden.salts, source, from, by], () =>
-    proposed(garden, recipe, source, from, by, solve),
-  );
-}
-
-function proposed(
-  garden: Pick<Garden, "salts">,
-  recipe: Recipe,
-  source: Source | null,
-  from: SaltsFrom,
-  by: SolvedBy,
-  solve: SolveProgram,
-): RecipeProposal {
-  const weights = { ...USUAL_WEIGHTS, worstFirst: by === "worst" };
-  const salts = saltsFor(garden, recipe, from);
-  const wish: RecipeWish = { ...wishOf(recipe, source), salts };
-  const found = solveForEc(wish, source?.alkalinityMgCaco3PerL ?? 0, recipe.ecMsPerCm, solve, weights);
-  if (typeof found === "string") return { salts, found, limits: [], unique: salts.map(() => true), missing: [] };
-  const run = atStrength(wish, found.strength);
-  const there = new Set(garden.salts.map(({ name }) => name));
-  const candidates = SALT_LIBRARY.filter(({ name, acid }) => !acid && !there.has(name)).map((salt) => ({
-    ...salt,
-    pricePerKg: 0,
-  }));
-  return {
-    salts,
-    found,
-    limits: whatLimits(run, found.solved),
-    unique: uniqueAmounts(run, solve, weights),
-    missing: missingSalts(run, found.solved, candidates, solve, weights)
-      .slice(0, MOST_MISSING)
-      .map(({ salt, worstMiss }) => ({ name: salt.name, worstMiss })),
-  };
+  return memo("recipe proposal", [recipe, garden.salts, source, from, by], () => {
+    const weights = { ...USUAL_WEIGHTS, worstFirst: by === "worst" };
+    const salts = saltsFor(garden, recipe, from);
+    const found = solvedWith(recipe, salts, source, solve, weights);
+    if (typeof found === "string") return { salts, found, limits: [], unique: salts.map(() => true), missing: [] };
+    const run = atStrength({ ...wishOf(recipe, source), salts }, found.strength);
+    const there = new Set(garden.salts.map(({ name }) => name));
+    const candidates = SALT_LIBRARY.filter(({ name, acid }) => !acid && !there.has(name)).map((salt) => ({
+      ...salt,
+      pricePerKg: 0,
+    }));
+    return {
+      salts,
+      found,
+      limits: whatLimits(run, found.solved),
+      unique: uniqueAmounts(run, solve, weights),
+      missing: missingSalts(run, found.solved, candidates, solve, weights)
+        .slice(0, MOST_MISSING)
+        .map(({ salt, worstMiss }) => ({ name: salt.name, worstMiss })),
+    };
+  });
 }
 
 /** Misses that differ by less are the same. */
@@ -98,7 +86,7 @@ export type SolveAgain =
   | { readonly kind: "used-up"; readonly salts: readonly string[] }
   | { readonly kind: "nearer"; readonly worstMiss: number; readonly couldBe: number };
 
-/** @source solveForEc with the salts of the recipe, held against what was accepted */
+/** @source solvedWith with the salts of the recipe, held against what was accepted */
 export function solveAgain(feed: LoopFeed, source: Source | null, solve: SolveProgram): SolveAgain | null {
   return memo("solve again", [feed, source], () => whySolveAgain(feed, source, solve));
 }
@@ -109,8 +97,7 @@ function whySolveAgain(feed: LoopFeed, source: Source | null, solve: SolveProgra
   if (salts.every(({ gPer1000L }) => gPer1000L === null)) return { kind: "never-solved" };
   const usedUp = salts.filter(({ onHandG, gPer1000L }) => onHandG === 0 && (gPer1000L ?? 0) > 0);
   if (usedUp.length > 0) return { kind: "used-up", salts: usedUp.map(({ name }) => name) };
-  const wish = { ...wishOf(recipe, source), salts };
-  const found = solveForEc(wish, source?.alkalinityMgCaco3PerL ?? 0, recipe.ecMsPerCm, solve);
+  const found = solvedWith(recipe, salts, source, solve);
   if (typeof found === "string" || sheet.strength === null) return null;
   const worst = (result: { readonly worst: { readonly miss: number } | null }) => Math.abs(result.worst?.miss ?? 0);
   return missSumOf(found.solved) < missSumOf(sheet.result) - SAME_MISS

@@ -2,15 +2,12 @@ import { formatNumber, quantityText } from "@/core/units/format";
 import type { LoopFeed } from "@/core/garden/loopFeed";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-
-const MADE_L = 1000;
-/** A hundred gallons, where those are at home. */
-const MADE_US_L = 378.5411784;
+import { roundFeedL } from "./words";
 
 /** The salts of a recipe, weighed for a round amount of feed. */
 export function RecipeSalts({ feed }: { feed: LoopFeed }) {
   const units = useUnits();
-  const madeL = units.system === "us" ? MADE_US_L : MADE_L;
+  const madeL = roundFeedL(units);
   return (
     <section>
       <h2 className="text-2xl">Salts for {quantityText(madeL, "volume", units)} of feed</h2>
@@ -36,8 +33,8 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
                   how="The amount that was accepted for the recipe as written; scaled so that the feed has the wanted EC."
                   inputs={[
                     [
-                      "recipe as written, 1000 L",
-                      salt.gPer1000L === null ? "–" : quantityText(salt.gPer1000L, "mass", units),
+                      "recipe as written",
+                      salt.gPer1000L === null ? "–" : quantityText((salt.gPer1000L * madeL) / 1000, "mass", units),
                     ],
                     ["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
                   ]}

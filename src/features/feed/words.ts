@@ -4,6 +4,11 @@ import type { UnitPreferences } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
 import type { FeedRefusal } from "@/server/feed/refused";
 
+/** A round amount of feed that salts are told for: 1000 L, or a hundred gallons where those are at home. */
+export function roundFeedL({ system }: UnitPreferences): number {
+  return system === "us" ? 378.5411784 : 1000;
+}
+
 /** Why two salts may not be in one stock. */
 export function stockConflictWords({ salts: [first, second], ions }: StockConflict): string {
   switch (ions[1]) {

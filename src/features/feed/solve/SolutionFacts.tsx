@@ -5,6 +5,7 @@ import type { RecipeResult } from "@/core/feed/recipeResult";
 import { amountOf } from "@/core/feed/recipeWish";
 import { formatNumber, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
+import { roundFeedL } from "../words";
 
 /** Besides the targets: what else is in the feed, and what it costs. */
 export function SolutionFacts({
@@ -17,6 +18,7 @@ export function SolutionFacts({
   const units = useUnits();
   const { mgPerL, costPer1000L } = result;
   const ions = ionsFromElements(mgPerL, alkalinityMgCaco3PerL);
+  const madeL = roundFeedL(units);
   const nitrogen = amountOf("N", mgPerL);
   const facts: readonly (readonly [string, string, string?])[] = [
     ["EC, worked out", `${quantityText(ecOfIons(ions), "ec", units)} ± 5 %`],
@@ -28,7 +30,10 @@ export function SolutionFacts({
       quantityText(chargeDifference(ions), "share", units),
       "chelates and micronutrients are not counted",
     ],
-    ["salts for 1000 L", costPer1000L > 0 ? `${units.currency} ${formatNumber(costPer1000L, 2)}` : "no price told"],
+    [
+      `salts for ${quantityText(madeL, "volume", units)}`,
+      costPer1000L > 0 ? `${units.currency} ${formatNumber((costPer1000L * madeL) / 1000, 2)}` : "no price told",
+    ],
   ];
   return (
     <dl className="mt-4">

@@ -1,4 +1,5 @@
 "use client";
+import { MG_CACO3_PER_MEQ } from "@/core/feed/nutrients";
 import type { LoopFeed } from "@/core/garden/loopFeed";
 import type { RecipeProposal, SaltsFrom, SolvedBy } from "@/core/garden/recipeProposal";
 import { percentText, quantityText } from "@/core/units/format";
@@ -48,14 +49,12 @@ export function SolveSheet({ loops, loopId, feed, from, by, waterName, proposal,
   const units = useUnits();
   const router = usePageRouter();
   const take = useCommand(takeAmounts, { done: "Amounts taken over" });
-  const addressOf = (salts: SaltsFrom, first: SolvedBy) =>
-    `/feed/solve?${[...(salts === "shelf" ? ["salts=shelf"] : []), ...(first === "sum" ? ["by=sum"] : [])].join("&")}`;
   const go = (salts: SaltsFrom, first: SolvedBy) =>
-    router.push(`${addressOf(salts, first)}&loop=${loopId}`.replace("?&", "?"), { scroll: false });
+    router.push(addressOf(salts, first, { loop: String(loopId) }), { scroll: false });
   const { sheet } = feed ?? {};
   return (
     <>
-      <Picker href={addressOf(from, by).replace(/\?$/u, "")} query="loop" rows={loops} chosen={loopId} />
+      <Picker href={addressOf(from, by)} query="loop" rows={loops} chosen={loopId} />
       {!feed || !sheet || !proposal ? (
         <Empty
           title="Nothing to solve yet"
@@ -118,7 +117,7 @@ export function SolveSheet({ loops, loopId, feed, from, by, waterName, proposal,
                 </p>
                 <SolutionFacts
                   result={proposal.found.solved}
-                  alkalinityMgCaco3PerL={(sheet.waterIons.HCO3 ?? 0) * MG_CACO3_PER_MMOL}
+                  alkalinityMgCaco3PerL={(sheet.waterIons.HCO3 ?? 0) * MG_CACO3_PER_MEQ}
                 />
               </section>
             </div>
@@ -129,8 +128,12 @@ export function SolveSheet({ loops, loopId, feed, from, by, waterName, proposal,
   );
 }
 
-/** Of bicarbonate, which has one charge. */
-const MG_CACO3_PER_MMOL = 50.04;
+/** Where the sheet is, by what is asked of it. */
+function addressOf(salts: SaltsFrom, by: SolvedBy, more: Readonly<Record<string, string>> = {}): string {
+  const query = new URLSearchParams({ ...(salts === "shelf" && { salts }), ...(by === "sum" && { by }), ...more });
+  return query.size > 0 ? `/feed/solve?${query}` : "/feed/solve";
+}
+
 /** Amounts that differ by less, of themselves, are the same. */
 const SAME = 2e-3;
 

@@ -1,6 +1,7 @@
 import type { RecipeProposal } from "@/core/garden/recipeProposal";
 import { quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
+import { roundFeedL } from "../words";
 
 interface SolvedSaltsProps {
   readonly proposal: RecipeProposal;
@@ -9,14 +10,16 @@ interface SolvedSaltsProps {
   readonly nowStrength: number;
 }
 
-/** The salts for 1000 L of ready feed, as they are now and as they were solved. */
+/** The salts for a round amount of ready feed, as they are now and as they were solved. */
 export function SolvedSalts({ proposal: { salts, found, unique }, strength, nowStrength }: SolvedSaltsProps) {
   const units = useUnits();
   if (typeof found === "string") return null;
-  const text = (grams: number) => (grams >= 1e-3 ? quantityText(grams, "mass", units) : "–");
+  const madeL = roundFeedL(units);
+  const text = (gPer1000L: number) =>
+    gPer1000L >= 1e-3 ? quantityText((gPer1000L * madeL) / 1000, "mass", units) : "–";
   return (
     <>
-      <h2 className="text-2xl">Salts for {quantityText(1000, "volume", units)} of feed</h2>
+      <h2 className="text-2xl">Salts for {quantityText(madeL, "volume", units)} of feed</h2>
       <table className="mt-1 w-full">
         <thead className="text-left text-sm text-soft">
           <tr>
