@@ -73,7 +73,8 @@ async function halfDone<Answer>(ownerUrl: string, save: () => Promise<Answer>, m
     await holder.query("lock table change in exclusive mode");
     saving = save();
     const waiting = "select 1 from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'";
-    await expect.poll(async () => (await holder.query(waiting)).rowCount).toBeGreaterThan(0);
+    // Asked on a connection of its own: within one transaction the list of connections stays as it was first read.
+    await expect.poll(async () => (await ask(ownerUrl, waiting)).length).toBeGreaterThan(0);
     meanwhile();
   } finally {
     await holder.end();
