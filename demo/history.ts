@@ -35,6 +35,7 @@ interface Entry {
   readonly what: Logged;
   readonly person: string;
   readonly batchId?: number;
+  readonly loopId?: number;
   readonly note?: string;
   readonly itemKey?: string;
 }
@@ -49,9 +50,12 @@ export async function writeHistory(db: Db, ids: Ids, today: Day, plan: Plan): Pr
     "select id from stand where garden_id = $1 and name = 'Beds'",
     [ids.garden],
   );
-  const entries = [...batchEntries(today, plan, areaName), ...mishaps(today), ...catchCanTests(bedsId, today)].sort(
-    (a, b) => a.at.getTime() - b.at.getTime(),
-  );
+  const entries = [
+    ...batchEntries(today, plan, areaName),
+    ...mishaps(today),
+    ...catchCanTests(bedsId, today),
+    ...calibrationRuns(ids.loop.get("Drip")!, today),
+  ].sort((a, b) => a.at.getTime() - b.at.getTime());
   await insertEntries(db, ids, entries);
   for (const tank of TANKS) {
     await meterReadings(db, ids, today, tank);
@@ -212,12 +216,27 @@ function catchCanTests(standId: number, today: Day): Entry[] {
   return [test(today - 38, sanded), test(today - 37, even)];
 }
 
+/** The injector of the drip loop: weak at first, right once it was set anew. */
+function calibrationRuns(loopId: number, today: Day): Entry[] {
+  const run = (day: Day, hours: number, stockDrawnL: number, setR: number): Entry => ({
+    at: new Date(morningOf(day, 5).getTime() + hours * 3_600_000),
+    kind: "calibration",
+    what: {
+      ...{ kind: "calibration", loop: "Drip", wantedR: 100, setR, convention: "in", stockDrawnL },
+      ...{ meteredL: 50, meter: "after" },
+    },
+    person: "Ines Varela",
+    loopId,
+  });
+  return [run(today - 64, 0, 0.455, 100), run(today - 64, 1, 0.496, 91)];
+}
+
 async function insertEntries(db: Db, ids: Ids, entries: readonly Entry[]) {
   const column = <T>(pick: (entry: Entry) => T) => entries.map(pick);
   await run(
     db,
-    `insert into log_entry (garden_id, person_id, at, day, kind, what, batch_id, note, item_key)
-     select $1::integer, * from unnest($2::integer[], $3::timestamptz[], $4::date[], $5::text[], $6::jsonb[], $7::integer[], $8::text[], $9::text[])`,
+    `insert into log_entry (garden_id, person_id, at, day, kind, what, batch_id, loop_id, note, item_key)
+     select $1::integer, * from unnest($2::integer[], $3::timestamptz[], $4::date[], $5::text[], $6::jsonb[], $7::integer[], $8::integer[], $9::text[], $10::text[])`,
     [
       ids.garden,
       column((e) => ids.person.get(e.person)),
@@ -226,6 +245,7 @@ async function insertEntries(db: Db, ids: Ids, entries: readonly Entry[]) {
       column((e) => e.kind),
       column((e) => JSON.stringify(e.what)),
       column((e) => e.batchId ?? null),
+      column((e) => e.loopId ?? null),
       column((e) => e.note ?? ""),
       column((e) => e.itemKey ?? null),
     ],

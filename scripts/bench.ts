@@ -37,6 +37,7 @@ const PAGES = [
   "/water/supply",
   "/water/quality",
   "/feed",
+  "/feed/injector",
   "/feed/change",
   "/feed/solve",
   "/feed/stocks",

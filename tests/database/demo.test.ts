@@ -103,7 +103,7 @@ test("ten weeks of history: readings every quarter of an hour, a log of every ki
     limit: 10_000,
   });
   expect(new Set(log.map((entry) => entry.kind))).toEqual(
-    new Set(["sow", "move", "pick", "wash", "reading", "count", "note", "loss", "catch-cans"]),
+    new Set(["sow", "move", "pick", "wash", "reading", "count", "note", "loss", "catch-cans", "calibration"]),
   );
   const correction = log.find((entry) => entry.correctsId !== null)!;
   expect(log.find((entry) => entry.id === correction.correctsId)!.what).toMatchObject({ figures: { levelL: 95 } });

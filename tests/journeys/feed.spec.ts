@@ -43,3 +43,44 @@ test("a recipe is solved from the shelf with the salty well: what misses, what w
     expect(await amounts()).not.toEqual(before);
   });
 });
+
+test("a larger injector would not dose at one bank; the one that is there is calibrated", async ({ page, garden }) => {
+  const loop = (await garden.rows<{ id: string }>("select id from loop where name = 'Drip'"))[0]!.id;
+  await page.goto(`/feed/injector?loop=${loop}`);
+  await ready(page);
+  const flows = page.getByRole("region", { name: "Flow through the injector" });
+  await expect(flows).toContainText("Every bank runs within that");
+
+  await test.step("its least flow is typed as that of a larger one: the bucket line is under it", async () => {
+    await page.goto(`/water?loop=${loop}`);
+    await ready(page);
+    await page.getByRole("button", { name: "Change this loop" }).click();
+    await page.getByRole("dialog").getByText("Everything else").click();
+    await page.getByLabel("Injector, minimum flow").fill("300");
+    await page.getByRole("button", { name: "Save" }).click();
+    await expect(page.getByText("Loop saved")).toBeVisible();
+    await page.goto(`/feed/injector?loop=${loop}`);
+    await ready(page);
+    const rows = flows.getByRole("listitem");
+    await expect(rows.filter({ hasText: "stops dosing: under the minimum flow" })).toHaveCount(1);
+    await expect(rows.filter({ hasText: "Bucket line" }).first()).toContainText("stops dosing");
+  });
+
+  await test.step("stock and water are measured: a slip is asked about, and the right figures are kept", async () => {
+    const calibration = page.getByRole("region", { name: "Calibration" });
+    await calibration.getByLabel("Stock drawn").fill("4.55 L");
+    await calibration.getByLabel("Water metered").fill("50 L");
+    await calibration.getByLabel("Set to, 1 to").fill("100");
+    await expect(calibration.getByRole("alert")).toContainText("Was it mL or litres");
+    await calibration.getByLabel("Stock drawn").fill("455 mL");
+    await expect(calibration).toContainText("1:109.9, 9 % too weak");
+    await expect(calibration).toContainText("Set it to 1:91 (1.1 on a dial");
+    await calibration.getByRole("button", { name: "Keep this calibration" }).click();
+    await expect(calibration.getByRole("listitem").first()).toContainText("2 Sep 2027");
+    await expect
+      .poll(() =>
+        garden.rows("select what ->> 'wantedR' as r from log_entry where kind = 'calibration' and day = '2027-09-02'"),
+      )
+      .toEqual([{ r: "100" }]);
+  });
+});

@@ -230,6 +230,7 @@ for (const [size, viewport] of SIZES)
         "/water/quality",
         "/feed",
         "/feed/stocks",
+        "/feed/injector",
         "/feed/change",
         "/feed/solve",
       ])

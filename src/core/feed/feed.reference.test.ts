@@ -5,7 +5,8 @@ import stocks from "../../../tests/reference/feed/stocks.json";
 import saltCases from "../../../tests/reference/feed/salts.json";
 import { bringBack, type TankCorrection } from "./bringBack";
 import { ecOfIons } from "./ec";
-import { injectorVerdict } from "../water/injector";
+import { injectorVerdict, pressureVerdict } from "../water/injector";
+import { calibrate, headsInSeries, dialPercent, strokeError } from "./calibration";
 import { acidAmount, acidMeqPerL, phAfterAcid } from "./phDose";
 import { SALT_LIBRARY, stockFor, type Salt } from "./salts";
 import { strengthForEc } from "./scaleToEc";
@@ -92,10 +93,62 @@ test.each(having(stocks, "mL_A"))("$name", ({ given, expect: want }) =>
 );
 
 test.each(having(injector, "zoneFlows_Lh"))("$name", ({ given, expect: want }) => {
+  const metresPerBar = 10.19716;
   for (const [zone, flow] of Object.entries(given.zoneFlows_Lh as Record<string, number>))
     expect(want.verdict[zone].replace("in range", "in-range")).toContain(
       injectorVerdict(flow, given.minFlow_Lh, given.maxFlow_Lh),
     );
+  const [least, greatest] = (given.pressureRange_bar ?? []).map((bar: number) => bar * metresPerBar);
+  for (const [zone, bar] of Object.entries((given.zonePressures_bar ?? {}) as Record<string, number>))
+    expect(pressureVerdict(bar * metresPerBar, least, greatest)).toBe(
+      want.pressureVerdict[zone].replace("in range", "in-range"),
+    );
+});
+test.each(having(injector, "stockDrawn_mL"))("$name", ({ given, expect: want, tol }) => {
+  const meter = given.meterPosition.startsWith("after") ? "after" : "before";
+  const run = {
+    ...{
+      wantedR: given.setRatio_R,
+      setR: given.setRatio_R,
+      convention: "in" as const,
+      meter: meter as "after" | "before",
+    },
+    ...{ stockDrawnL: given.stockDrawn_mL / 1000, meteredL: given.meteredWater_L },
+  };
+  const found = calibrate(run);
+  expect(found.verdict).toBe(want.verdict.replace(" ", "-"));
+  within((found.strength - 1) * 100, want.doseError_pct, 0, 0.05);
+  if (want.actualRatio_R === null) {
+    expect([found.actualR, found.correctedR]).toEqual([null, null]);
+    return;
+  }
+  within(found.actualR!, want.actualRatio_R, tol.rel);
+  within(found.correctedR!, want.correctedSetting_R, tol.rel);
+  // The same run, its ratio read the other way: one part less.
+  within(calibrate({ ...run, convention: "to" }).actualR!, want.actualRatio_toWater_R, tol.rel);
+  // Set as corrected, with the same fault, it gives what is wanted.
+  const outflowL = found.actualR! * run.stockDrawnL;
+  const again = (outflowL / found.actualR!) * (run.setR / found.correctedR!);
+  within(
+    calibrate({ ...run, setR: found.correctedR!, stockDrawnL: again, meteredL: outflowL, meter: "after" }).strength,
+    1,
+    1e-9,
+  );
+});
+test.each(having(injector, "dial_pct"))("$name", ({ given, expect: want }) =>
+  within(dialPercent(want.ratio_R), given.dial_pct, 1e-4),
+);
+test.each(having(injector, "litresPerStroke"))("$name", ({ given, expect: want }) =>
+  within(strokeError(given.litresPerStroke, given.run_L) * 100, want.worstDoseError_pct, 1e-4),
+);
+test.each(having(stocks, "A_against_plan_pct"))("$name", ({ given, expect: want }) => {
+  const { first, second } = headsInSeries(given.ratio_R, convention(given));
+  within((first - 1) * 100, want.A_against_plan_pct, 0, 0.02);
+  within((second - 1) * 100, want.B_against_plan_pct, 0, 0.02);
+});
+test("stock cannot be more than what flowed out with it", () => {
+  const run = { wantedR: 100, setR: 100, convention: "in", stockDrawnL: 0.9, meteredL: 0.5, meter: "after" } as const;
+  expect(() => calibrate(run)).toThrow(/more than the 0.5 L/u);
 });
 
 const reading = (given: Case["given"]) => ({

@@ -52,6 +52,7 @@ export function effectsOf({ task }: RoundItem, season: Worked, actual: number | 
     case "bring-back":
     case "read-again":
     case "store":
+    case "calibrate":
       return [];
   }
 }

@@ -1,4 +1,5 @@
 import type { PickedUnits } from "../batches/deliveryStates";
+import type { CalibrationRun } from "../feed/calibration";
 import type { DoseSlip } from "../feed/slip";
 import type { Day } from "../units/day";
 import type { CatchCanTest } from "../water/catchCans";
@@ -43,6 +44,13 @@ export interface SolutionChange {
   readonly day: Day;
 }
 
+/** A calibration of a loop's injector. */
+export interface CalibrationFact extends CalibrationRun {
+  readonly entryId: number;
+  readonly loopId: number;
+  readonly day: Day;
+}
+
 /** What happened lately, handed over beside the garden: the rows of the plan do not hold it. */
 export interface Facts {
   readonly picked: readonly Picked[];
@@ -50,11 +58,13 @@ export interface Facts {
   readonly tanks: readonly TankState[];
   readonly catchCans: readonly CatchCanFact[];
   readonly solutionChanges: readonly SolutionChange[];
+  /** The last one of each loop. */
+  readonly calibrations: readonly CalibrationFact[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
 }
 
 export const NO_FACTS: Facts = {
-  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [] },
+  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [], calibrations: [] },
   settledKeys: new Set(),
 };

@@ -94,7 +94,7 @@ function headAt(pump: KnownPump, flowLph: number): number {
 }
 
 /** Banks dealt out one by one over the turns; a turn without a bank is none. */
-function turnsOf({ banks }: LoopPipes, turns: number): ((key: string) => boolean)[] {
+export function turnsOf({ banks }: LoopPipes, turns: number): ((key: string) => boolean)[] {
   const groups = Array.from({ length: Math.min(turns, banks.length) }, (_, turn) =>
     banks.filter((_bank, at) => at % turns === turn).map(({ key }) => key),
   );

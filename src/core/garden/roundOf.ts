@@ -2,6 +2,7 @@ import type { TankState } from "./facts";
 import { roundItems } from "../round/roundItems";
 import type { RoundCatchCans, RoundGrowingArea, RoundItem, RoundLoop } from "../round/types";
 import type { Picked } from "./facts";
+import { calibrationDue } from "./injectorSheet";
 import { changeDue } from "./changeDue";
 import { loopNeedLpd } from "./loopNeed";
 import type { Worked } from "./worked";
@@ -78,6 +79,7 @@ function roundLoops(worked: Worked): RoundLoop[] {
       needLpd: loopNeedLpd(plan, loop.id),
       lastReading: reading ? { day: reading.day, levelL: reading.levelL } : null,
       changeDue: changeDue(worked, loop),
+      calibrationDue: calibrationDue(worked, loop),
       feed: feed?.sheet ?? null,
       salts: feed?.salts ?? [],
       ...sinceReading(state),

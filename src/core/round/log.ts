@@ -1,4 +1,5 @@
 import type { DoseSlip, SlipStep } from "../feed/slip";
+import type { CalibrationRun } from "../feed/calibration";
 import { figuresOf, type TankFigures } from "../feed/tankFigures";
 import type { Day } from "../units/day";
 import type { Dimension } from "../units/dimensions";
@@ -52,6 +53,7 @@ export type Logged =
       readonly stand: string;
       readonly line: number;
     } & CatchCanTest)
+  | ({ readonly kind: "calibration"; readonly loop: string } & CalibrationRun)
   | { readonly kind: "note" | "count" | "loss"; readonly title: string; readonly place: string };
 
 /** Right figures for an entry; its first ones stay with it. */
@@ -70,6 +72,7 @@ const VALUE_KINDS: Readonly<Record<(Logged | Correction)["kind"], true>> = {
   dose: true,
   store: true,
   "catch-cans": true,
+  calibration: true,
   note: true,
   count: true,
   loss: true,
@@ -93,6 +96,7 @@ export const LOG_KINDS = [
   "wash",
   "store",
   "catch-cans",
+  "calibration",
   "flush",
   "change-solution",
   "order",
@@ -136,6 +140,8 @@ export function figuresOfEntry(entry: Logged): Readonly<Record<string, number>> 
       return known({ picked: entry.picked, thrownAway: entry.thrownAway });
     case "task":
       return known({ done: entry.done });
+    case "calibration":
+      return known({ stockDrawnL: entry.stockDrawnL, meteredL: entry.meteredL });
     case "skip":
     case "dose":
     case "catch-cans":
@@ -163,6 +169,7 @@ export function stopOfEntry(entry: Logged): Stop | null {
   switch (entry.kind) {
     case "reading":
     case "dose":
+    case "calibration":
       return TANKS;
     case "store":
       return GATE;

@@ -249,8 +249,18 @@ const loop = (more: Partial<RoundLoop> = {}): RoundLoop => ({
   outOfBand: null,
   dosed: null,
   changeDue: null,
+  calibrationDue: null,
   feed: { factor: 100, strength: 1, gPer1000L: [300], stocks: [stock(5)] } as unknown as RoundLoop["feed"],
   ...more,
+});
+
+test("an injector is calibrated when that is due", () => {
+  const calibrationDue = { due: today - 3, since: today - 93, ratioR: 100 };
+  const items = roundItems(input([], { loops: [loop({ calibrationDue, lastReading: null, feed: null })] }));
+  expect(items.find(({ key }) => key === "calibrate:3")).toMatchObject({
+    ageDays: 3,
+    task: { loop: "Leaf", ratioR: 100 },
+  });
 });
 
 test("a solution that is due is changed with a fresh fill, and not topped up before", () => {

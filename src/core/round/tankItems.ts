@@ -49,7 +49,22 @@ export function tankItems(loop: RoundLoop, today: Day): RoundItem[] {
   // A tank that is made anew is not topped up before.
   const topUp = change ? null : topUpItem(loop, today);
   items.push(...[change, topUp].filter((item) => item !== null));
-  return [...items, ...mixItems(loop, today)];
+  return [...items, ...mixItems(loop, today), ...calibrateItems(loop, today)];
+}
+
+function calibrateItems({ id, name, calibrationDue }: RoundLoop, today: Day): RoundItem[] {
+  if (!calibrationDue) return [];
+  const { due, since, ratioR } = calibrationDue;
+  return [
+    {
+      ...BARE,
+      key: `calibrate:${id}`,
+      stop: TANKS,
+      task: { kind: "calibrate", loopId: id, loop: name, ratioR, since },
+      due,
+      ageDays: today - due,
+    },
+  ];
 }
 
 function changeItem(loop: RoundLoop, today: Day): RoundItem | null {

@@ -131,6 +131,15 @@ export type RoundTask =
       /** The last time; null where the log does not know of one. */
       readonly since: Day | null;
       readonly rule: LoopChangeRule;
+    }
+  /** Stock drawn against water metered. */
+  | {
+      readonly kind: "calibrate";
+      readonly loopId: number;
+      readonly loop: string;
+      readonly ratioR: number;
+      /** The last time; null where the log does not know of one. */
+      readonly since: Day | null;
     };
 export type RoundKind = RoundTask["kind"];
 
@@ -179,6 +188,8 @@ export interface RoundLoop {
   readonly dosed: { readonly entryId: number; readonly day: Day; readonly at: Date } | null;
   /** The solution is to be changed by the rule that was chosen for it. */
   readonly changeDue: { readonly due: Day; readonly since: Day | null; readonly rule: LoopChangeRule } | null;
+  /** Its injector is to be calibrated. */
+  readonly calibrationDue: { readonly due: Day; readonly since: Day | null; readonly ratioR: number } | null;
   readonly feed: FeedSheet | null;
   readonly salts: readonly { readonly id: number; readonly name: string }[];
 }

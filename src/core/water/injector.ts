@@ -14,3 +14,13 @@ export function injectorVerdict(flowLph: number, leastLph: number, greatestLph: 
   requireRange("injectorVerdict", "greatestLph", greatestLph, leastLph);
   return flowLph < leastLph ? "below" : flowLph > greatestLph ? "above" : "in-range";
 }
+
+export type PressureVerdict = "in-range" | "low" | "high";
+
+/** Is the pressure at an injector within what its maker tells? @source tests/reference/feed/injector.json */
+export function pressureVerdict(headM: number, leastM: number, greatestM: number): PressureVerdict {
+  requireRange("pressureVerdict", "leastM", leastM, 0);
+  requireRange("pressureVerdict", "greatestM", greatestM, leastM);
+  requireRange("pressureVerdict", "headM", headM, -1000, 100_000);
+  return headM < leastM ? "low" : headM > greatestM ? "high" : "in-range";
+}

@@ -1,7 +1,6 @@
 "use client";
 import { solubilityWords, stockConflictWords } from "./words";
 import { CAUTIONS } from "@/core/feed/cautions";
-import { injectorVerdict } from "@/core/water/injector";
 import type { StockSheet } from "@/core/feed/feedSheet";
 import { dayInWords, type Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
@@ -14,7 +13,7 @@ import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { PrintButton } from "@/ui/PrintButton";
 import { SlipSteps } from "@/ui/SlipSteps";
-import { Quantity, useUnits } from "@/ui/units";
+import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
 import { useOpened } from "@/features/frame/drafts";
@@ -27,13 +26,12 @@ export interface StocksSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
   readonly loop: Loop | null;
   readonly feed: LoopFeed | null;
-  readonly banks: readonly { readonly name: string; readonly flowLph: number }[];
   readonly stockReadings: readonly StockTankRow[];
   readonly today: Day;
 }
 
-/** Stocks A and B as they are weighed, how long they last, and whether the injector doses; or the salts of a hand-mixed tank. */
-export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: StocksSheetProps) {
+/** Stocks as they are weighed and how long they last; or the salts of a hand-mixed tank. */
+export function StocksSheet({ loops, loop, feed, stockReadings, today }: StocksSheetProps) {
   const [editing, setEditing] = useOpened<string>("stocks");
   const tank = stockReadings.find(({ letter }) => letter === editing);
   return (
@@ -59,7 +57,6 @@ export function StocksSheet({ loops, loop, feed, banks, stockReadings, today }: 
               ))}
             </div>
           )}
-          {loop.feeding === "injector" && <Injector loop={loop} banks={banks} />}
           {loop.feeding !== "injector" && <HandMix loop={loop} feed={feed} />}
           <div className="mt-6 max-w-2xl space-y-2">
             <CautionNote {...CAUTIONS.salts} />
@@ -142,54 +139,6 @@ function Stock({
           { title: "Make up to the mark", amount: { value: tank.volumeL, dimension: "volume" } },
         ]}
       />
-    </section>
-  );
-}
-
-const VERDICT_WORDS = {
-  "in-range": "doses",
-  below: "stops dosing: under the minimum flow",
-  above: "doses too little: over the maximum flow",
-} as const;
-
-function Injector({ loop, banks }: { loop: Loop; banks: StocksSheetProps["banks"] }) {
-  const units = useUnits();
-  const [least, greatest] = [loop.injectorLeastLph ?? 0, loop.injectorGreatestLph ?? 0];
-  const rows =
-    banks.length > 1
-      ? [...banks, { name: "all banks together", flowLph: banks.reduce((sum, bank) => sum + bank.flowLph, 0) }]
-      : banks;
-  return (
-    <section className="mt-4">
-      <h2 className="text-2xl">
-        Injector, {quantityText(least, "flow", units)} to {quantityText(greatest, "flow", units)}
-      </h2>
-      <table className="mt-1 w-full max-w-2xl">
-        <tbody>
-          {rows.map((bank) => {
-            const verdict = injectorVerdict(bank.flowLph, least, greatest);
-            return (
-              <tr key={bank.name} className="border-t border-rule">
-                <th scope="row" className="py-1.5 text-left font-normal">
-                  {bank.name.startsWith("all") ? bank.name : `one bank of ${bank.name.toLowerCase()}`}
-                </th>
-                <td className="figure !text-xl text-right">
-                  <Why label={bank.name} how="Lines on one valve × emitters on a line × flow of an emitter.">
-                    <Quantity value={bank.flowLph} dimension="flow" />
-                  </Why>
-                </td>
-                <td className={`pl-4 ${verdict === "in-range" ? "text-leaf" : "font-bold text-alarm"}`}>
-                  {VERDICT_WORDS[verdict]}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <p className="mt-2 text-sm text-soft">
-        Two heads in series: the second dilutes what the first gave by 1 part in the ratio; at 1:{loop.ratioR} that is{" "}
-        {(100 / loop.ratioR).toFixed(1)} %.
-      </p>
     </section>
   );
 }

@@ -5,9 +5,10 @@ import { CAUTIONS } from "@/core/feed/cautions";
 import type { RoundItem } from "@/core/round/types";
 import { skipItem, tickItem, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
-import { Button } from "@/ui/Button";
+import { Button, buttonClass } from "@/ui/Button";
 import { CautionNote } from "@/ui/Caution";
 import { Field } from "@/ui/Field";
+import { PageLink } from "@/ui/PageLink";
 import { PrintButton } from "@/ui/PrintButton";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps } from "@/ui/SlipSteps";
@@ -67,6 +68,11 @@ export function ItemPanel({
                 <Quantity {...figure} />
               </Why>
             </p>
+          )}
+          {task.kind === "calibrate" && maySettle && (
+            <PageLink href={`/feed/injector?loop=${task.loopId}`} className={`mt-3 ${buttonClass("go")}`}>
+              Calibrate it
+            </PageLink>
           )}
           {item.amounts.length > 0 && (
             <SlipSteps steps={item.amounts.map((amount) => ({ title: amount.name, amount, how: HOW_AMOUNT }))} />

@@ -4,7 +4,7 @@ import type { RoundTask, Stop, Where } from "@/core/round/types";
 import { dayInWords } from "@/core/units/day";
 import { TANK_FIGURES } from "@/core/feed/tankFigures";
 import type { Dimension, UnitPreferences } from "@/core/units/dimensions";
-import { counted, quantityText } from "@/core/units/format";
+import { counted, formatNumber, quantityText } from "@/core/units/format";
 import type { SuspectedSlip } from "@/core/units/slips";
 import type { RoundRefusal } from "@/server/round/refused";
 
@@ -22,6 +22,11 @@ export function slipQuestion({ kind, value, likely }: SuspectedSlip, units: Unit
     case "fahrenheit":
       return `${value} °C would scald roots. Was it ${value} °F?`;
   }
+}
+
+/** Asks about a calibration that cannot be right. */
+export function farOffWords(strength: number): string {
+  return `That is ${formatNumber(strength, 2)} times the strength that it is set to. Was it mL or litres, and is the meter on that side of the injector?`;
 }
 
 /** Why something of the round or the log was not saved. */
@@ -46,6 +51,8 @@ export function roundRefusalWords(refusal: RoundRefusal, units: UnitPreferences)
       return "This tank is no longer there.";
     case "stand-gone":
       return "This stand is no longer there.";
+    case "asks-calibration":
+      return farOffWords(refusal.strength);
     case "over-tank":
       return `Level is ${litres(refusal.levelL)}; the tank holds ${litres(refusal.tankL)}.`;
     case "over-store":
@@ -93,6 +100,8 @@ export function taskTitle(task: RoundTask | WrittenTask): string {
       return `${task.stand}, line ${task.line}: flush or replace emitters`;
     case "change-solution":
       return `${task.tank}: change the solution`;
+    case "calibrate":
+      return `${task.loop} injector: calibrate`;
     case "written":
       return task.title;
   }
@@ -127,6 +136,8 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
       return `for ${dayInWords(task.day, "weekday")}`;
     case "change-solution":
       return `${changeWords(task.rule, units)}; ${task.since === null ? "the log knows of no change yet: from this one on it is counted" : `last changed ${dayInWords(task.since)}`}`;
+    case "calibrate":
+      return `set to 1:${formatNumber(task.ratioR)}; ${task.since === null ? "the log knows of no calibration yet" : `last calibrated ${dayInWords(task.since)}`}`;
     case "flush":
       return `${emittersFound(task)}; found by the catch cans of ${dayInWords(task.testedOn)}`;
   }
@@ -177,6 +188,7 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "reading":
     case "read-again":
     case "bring-back":
+    case "calibrate":
       return null;
   }
 }
@@ -211,6 +223,8 @@ export function entryTitle(entry: Logged): string {
       return `${entry.tank}: dosed as the slip said`;
     case "store":
       return `Read the level of ${entry.store}`;
+    case "calibration":
+      return `${entry.loop} injector: calibrated`;
     case "catch-cans":
       return `Catch cans under line ${entry.line}: ${counted(entry.volumesMl.length, "can")}`;
     default:
@@ -230,6 +244,8 @@ export function entryPlace(entry: Logged): string {
       return entry.tank;
     case "store":
       return stopName(GATE);
+    case "calibration":
+      return entry.loop;
     case "catch-cans":
       return entry.stand;
     default:
@@ -242,6 +258,8 @@ const FIGURE_LABELS: Readonly<Record<string, { readonly label: string; readonly 
   storedL: { label: "in store", dimension: "volume" },
   picked: { label: "picked", dimension: "ratio" },
   thrownAway: { label: "thrown away", dimension: "ratio" },
+  stockDrawnL: { label: "stock drawn", dimension: "dose" },
+  meteredL: { label: "water metered", dimension: "volume" },
 };
 
 /** A figure of an entry by its name in the log, with what it is called and measured in. */

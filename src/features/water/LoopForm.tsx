@@ -37,6 +37,12 @@ const SHOWN_WHEN: Readonly<Record<string, FieldSpec["when"]>> = {
   coldestC: hasStocks,
   injectorLeastLph: hasInjector,
   injectorGreatestLph: hasInjector,
+  injectorLeastR: hasInjector,
+  injectorGreatestR: hasInjector,
+  injectorLeastHeadM: hasInjector,
+  injectorGreatestHeadM: hasInjector,
+  injectorStrokeL: hasInjector,
+  calibrateEveryDays: hasInjector,
 };
 
 const REST = "Everything else";

@@ -19,7 +19,9 @@ import type { Effect } from "@/core/garden/effects";
 import { apply, revert } from "./effects";
 import { effectsOf, slipEffects } from "@/core/garden/effects";
 import { timerMinutes } from "@/core/water/timer";
+import { calibrate, isFarOff } from "@/core/feed/calibration";
 import {
+  calibrationSchema,
   catchCanSchema,
   correctionSchema,
   noteSchema,
@@ -56,6 +58,7 @@ function tickedEntry({ task, stop }: RoundItem, input: TickInput): { readonly ki
     case "reading":
     case "read-again":
     case "store":
+    case "calibrate":
       throw new RefusedError({ room: "round", kind: "enter-figures" });
     case "bring-back":
       throw new RefusedError({ room: "round", kind: "follow-slip" });
@@ -213,6 +216,26 @@ export const enterCatchCans = command("log", catchCanSchema, async (db, input, w
     kind: "catch-cans",
     what: { kind: "catch-cans", stand: stand.name, runHoursPerDay, ...input },
     loopId: stand.loopId,
+    note: "",
+  });
+});
+
+/** Enters a calibration of a loop's injector. One that says far too much or too little is asked about first. */
+export const enterCalibration = command("dose", calibrationSchema, async (db, { loopId, sure, ...typed }, who) => {
+  const season = await seasonFor(db, who);
+  const loop = season.garden.loops.find(({ id }) => id === loopId);
+  if (!loop) throw new RefusedError({ room: "round", kind: "tank-gone" });
+  const run = { ...typed, wantedR: loop.ratioR, convention: loop.ratioConvention };
+  const found = calibrate(run);
+  if (!sure && isFarOff(found))
+    throw new RefusedError({ room: "round", kind: "asks-calibration", strength: found.strength }, "stockDrawnL");
+  const { items } = await roundOf(db, season);
+  const asked = items.find(({ task }) => task.kind === "calibrate" && task.loopId === loopId);
+  return writeEntry(db, who, {
+    kind: "calibration",
+    what: { kind: "calibration", loop: loop.name, ...run },
+    itemKey: asked?.key ?? null,
+    loopId,
     note: "",
   });
 });

@@ -1,4 +1,4 @@
-import type { CatchCanFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
+import type { CalibrationFact, CatchCanFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
 import type { LogEntry, LogKind } from "@/core/round/log";
 import type { Day } from "@/core/units/day";
 import { many, maybeOne, type Db } from "../db/pool";
@@ -110,6 +110,41 @@ export function solutionChanges(db: Db, gardenId: number): Promise<SolutionChang
       where garden_id = $1 and kind = 'change-solution' and undone_at is null and loop_id is not null
       order by loop_id, at desc, id desc`,
     [gardenId],
+  );
+}
+
+const CALIBRATION = `id as "entryId", loop_id as "loopId", day, (what ->> 'setR')::double precision as "setR",
+  (what ->> 'wantedR')::double precision as "wantedR",
+  what ->> 'convention' as convention, what ->> 'meter' as meter,
+  ${corrected("stockDrawnL")}, ${corrected("meteredL")}`;
+
+/** A figure of an entry, or what it was put right to. */
+function corrected(name: string): string {
+  return `coalesce((select (correction.what -> 'values' ->> '${name}')::double precision from log_entry correction
+                     where correction.garden_id = $1 and correction.corrects_id = log_entry.id
+                       and correction.what -> 'values' ? '${name}' order by correction.id desc limit 1),
+                   (what ->> '${name}')::double precision) as "${name}"`;
+}
+
+/** The last calibration of each loop's injector. */
+export function calibrations(db: Db, gardenId: number): Promise<CalibrationFact[]> {
+  return many<CalibrationFact>(
+    db,
+    `select distinct on (loop_id) ${CALIBRATION} from log_entry
+      where garden_id = $1 and kind = 'calibration' and undone_at is null and corrects_id is null and loop_id is not null
+      order by loop_id, at desc, id desc`,
+    [gardenId],
+  );
+}
+
+/** The calibrations of a loop's injector, newest first. */
+export function calibrationsOf(db: Db, gardenId: number, loopId: number): Promise<CalibrationFact[]> {
+  return many<CalibrationFact>(
+    db,
+    `select ${CALIBRATION} from log_entry
+      where garden_id = $1 and loop_id = $2 and kind = 'calibration' and undone_at is null and corrects_id is null
+      order by at desc, id desc limit 40`,
+    [gardenId, loopId],
   );
 }
 

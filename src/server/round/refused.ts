@@ -9,6 +9,7 @@ export type RoundRefusal = { readonly room: "round" } & (
   | { readonly kind: "say-what-is-left"; readonly quantity: number; readonly unit: string }
   | { readonly kind: "whole-units"; readonly quantity: number; readonly unit: string }
   | { readonly kind: "asks"; readonly meter: MeterQuantity; readonly slip: SuspectedSlip }
+  | { readonly kind: "asks-calibration"; readonly strength: number }
   | { readonly kind: "tank-gone" | "stand-gone" }
   | { readonly kind: "over-tank"; readonly levelL: number; readonly tankL: number }
   | { readonly kind: "over-store"; readonly storedL: number; readonly capacityL: number; readonly store: string }

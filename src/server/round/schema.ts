@@ -1,5 +1,6 @@
 import Joi from "joi";
 import type { CatchCanTest } from "@/core/water/catchCans";
+import { METER_PLACES, type CalibrationRun } from "@/core/feed/calibration";
 import { TANK_FIGURES, type TankFigures } from "@/core/feed/tankFigures";
 import { DIMENSIONS, type Dimension } from "@/core/units/dimensions";
 import { day, measure, note, rowId, text, whole } from "../session/validation";
@@ -89,6 +90,28 @@ export const catchCanSchema = Joi.object<CatchCanInput>({
   nominalFlowLph: measure("Emitter flow", 0.01, 1000, "L/h"),
 });
 
+export type CalibrationInput = Omit<CalibrationRun, "wantedR" | "convention"> & {
+  readonly loopId: number;
+  /** Set when a figure that looks wrong was asked about and confirmed. */
+  readonly sure: boolean;
+};
+const drawn = measure("Stock drawn", 0, 100_000, "L");
+const metered = measure("Water metered", 0.1, 1_000_000, "L");
+export const calibrationSchema = Joi.object<CalibrationInput>({
+  loopId: rowId("Loop"),
+  setR: measure("Ratio it is set to", 1, 2000, ""),
+  stockDrawnL: drawn,
+  meteredL: metered,
+  meter: Joi.valid(...METER_PLACES)
+    .required()
+    .label("The meter stands"),
+  sure: Joi.boolean().required(),
+}).custom((run: CalibrationInput, helpers) =>
+  run.meter === "after" && run.stockDrawnL > run.meteredL
+    ? helpers.message({ custom: "More stock was drawn than flowed out: check mL and litres" })
+    : run,
+);
+
 export interface NoteInput {
   readonly day: number;
   readonly place: string;
@@ -113,6 +136,8 @@ export const LOG_FIGURES: Readonly<Record<string, Joi.NumberSchema>> = {
   storedL: measure("In store", 0, 100_000_000, "L"),
   picked: measure("Picked", 0, 1_000_000, ""),
   thrownAway: measure("Thrown away", 0, 1_000_000, ""),
+  stockDrawnL: drawn,
+  meteredL: metered,
   done: measure("Actually done", 0, 1_000_000, ""),
 };
 

@@ -25,6 +25,11 @@ function withoutUnused(loop: LoopInput): LoopInput {
     drainShare: loop.kind === "recirculating" ? 0 : loop.drainShare,
     injectorLeastLph: injects ? loop.injectorLeastLph : null,
     injectorGreatestLph: injects ? loop.injectorGreatestLph : null,
+    injectorLeastR: injects ? loop.injectorLeastR : null,
+    injectorGreatestR: injects ? loop.injectorGreatestR : null,
+    injectorLeastHeadM: injects ? loop.injectorLeastHeadM : null,
+    injectorGreatestHeadM: injects ? loop.injectorGreatestHeadM : null,
+    injectorStrokeL: injects ? loop.injectorStrokeL : null,
   };
 }
 

@@ -57,6 +57,17 @@ export const ROUND_SAMPLES: Samples = {
         nominalFlowLph: 1.6,
       }),
     },
+    enterCalibration: {
+      least: "grower",
+      input: async (rows) => ({
+        loopId: await idOf(rows, "select id from loop where garden_id = 1 and feeding = 'injector'"),
+        setR: 91,
+        stockDrawnL: 0.496,
+        meteredL: 50,
+        meter: "after",
+        sure: false,
+      }),
+    },
     addNote: {
       least: "helper",
       own: true,

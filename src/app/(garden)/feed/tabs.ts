@@ -1,14 +1,15 @@
 import type { SheetTab } from "@/ui/Station";
 
 export function feedTabs(
-  present: "recipe" | "solve" | "stocks" | "change" | "shelf",
+  present: "recipe" | "solve" | "stocks" | "injector" | "change" | "shelf",
   loopId: number | undefined,
 ): SheetTab[] {
   const query = loopId === undefined ? "" : `?loop=${loopId}`;
   return [
     { href: `/feed${query}`, name: "Recipe", present: present === "recipe" },
     { href: `/feed/solve${query}`, name: "Solve", present: present === "solve" },
-    { href: `/feed/stocks${query}`, name: "Stocks and injector", present: present === "stocks" },
+    { href: `/feed/stocks${query}`, name: "Stocks", present: present === "stocks" },
+    { href: `/feed/injector${query}`, name: "Injector", present: present === "injector" },
     { href: `/feed/change${query}`, name: "Keep or change", present: present === "change" },
     { href: "/feed/shelf", name: "Shelf", present: present === "shelf" },
   ];

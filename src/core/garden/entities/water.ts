@@ -251,6 +251,31 @@ export const LOOP = entity({
       nullable: true,
       atLeast: { measure: "injectorLeastLph", words: "it must not be under its minimum flow" },
     }),
+    numberField("injectorLeastR", "Injector, strongest setting, 1 to", "ratio", 1, 2000, {
+      nullable: true,
+      initial: null,
+    }),
+    numberField("injectorGreatestR", "Injector, weakest setting, 1 to", "ratio", 1, 2000, {
+      nullable: true,
+      initial: null,
+      atLeast: { measure: "injectorLeastR", words: "it must not be under the strongest setting" },
+    }),
+    numberField("injectorLeastHeadM", "Injector, minimum pressure, as metres of water", "length", 0, 200, {
+      nullable: true,
+      initial: null,
+      hint: "1 bar is {10.2 m}",
+    }),
+    numberField("injectorGreatestHeadM", "Injector, maximum pressure, as metres of water", "length", 0, 200, {
+      nullable: true,
+      initial: null,
+      atLeast: { measure: "injectorLeastHeadM", words: "it must not be under its minimum pressure" },
+    }),
+    numberField("injectorStrokeL", "Water through the injector at each stroke", "volume", 0.0001, 100, {
+      nullable: true,
+      initial: null,
+      hint: "count the clicks over a metered bucket; short runs are dosed by so many strokes",
+    }),
+    numberField("calibrateEveryDays", "Injector, calibrated every", "days", 1, 1000, { whole: true, initial: 90 }),
     numberField("coldestC", "Coldest place of the stocks", "temperature", -10, 40, { initial: 10 }),
     choiceField(
       "acid",

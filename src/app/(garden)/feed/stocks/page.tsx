@@ -1,6 +1,5 @@
 import type { Metadata } from "next";
 import { StocksSheet } from "@/features/feed/StocksSheet";
-import { banksOf } from "@/core/garden/ahead";
 import { loopHeader } from "@/features/feed/words";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
 import { season } from "@/server/garden/season";
@@ -8,7 +7,7 @@ import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
 import { feedTabs } from "../tabs";
 
-export const metadata: Metadata = { title: "Stocks and injector" };
+export const metadata: Metadata = { title: "Stocks" };
 
 export default async function StocksPage({
   searchParams,
@@ -31,7 +30,6 @@ export default async function StocksPage({
         loops={rows.loops.map(({ id, name }) => ({ id, name }))}
         loop={loop}
         feed={feed}
-        banks={loop ? banksOf(rows, loop.id) : []}
         stockReadings={rows.stockTanks.filter((tank) => tank.loopId === loop?.id)}
         today={worked.who.today}
       />
