@@ -25,7 +25,7 @@ export default {
       comment: "core imports core only: no interface, no server, no package but for numbers",
       severity: "error",
       from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
-      to: { pathNot: "^src/core/|^node_modules/(?:ml-matrix|d3-random)/" },
+      to: { pathNot: "^src/core/|^node_modules/d3-random/" },
     },
     {
       name: "units-below-all",

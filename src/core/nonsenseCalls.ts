@@ -292,7 +292,9 @@ export const CALLS: Readonly<Record<string, Call>> = {
     but: ["0.sitesPerLine.0", "0.sitesPerLine.1", "0.loops.0.share", "0.stage", "0.plannedEnd"],
   },
   "batches/plan#workOutPlan": { args: [planInput] },
-  "batches/shortages#saltUse": { args: [plan, [{ id: 1, name: "salt", onHandG: 100, gPerLByLoop: new Map() }]] },
+  "batches/shortages#saltUse": {
+    args: [plan, [{ id: 1, name: "salt", onHandG: 100, leadDays: 10, gPerLByLoop: new Map() }]],
+  },
   "batches/stageChain#restOfArea": { args: ["bed", 500, crop, { everyDays: 14, stages: crop.stages }] },
   "batches/stageChain#sharedAreas": { args: [{ bed: 430 }, [crop]] },
   "batches/stageChain#stageChain": { args: [crop] },
@@ -716,6 +718,15 @@ export const CALLS: Readonly<Record<string, Call>> = {
       },
     ],
   },
+  "batches/shortages#orderByDay": { args: [day + 30, 10] },
+  "feed/saltsFile#readSalts": {
+    args: [
+      [
+        ["name", "K_percent"],
+        ["ash", "12"],
+      ],
+    ],
+  },
   "place/climate/weatherFile#readWeather": { args: ["date,tmax,tmin\n2027-01-01,14,6"] },
   "water/supplyYears/weatherYears#weatherYears": { args: [rain, 2, 1] },
   "water/supplyYears/temperatureYears#temperatureYears": {
@@ -1061,6 +1072,9 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/addCrop#addCrop": GARDEN,
   "garden/setup/addMeter#addMeter": GARDEN,
   "garden/setup/addRecipe#addRecipe": GARDEN,
+  "garden/setup/addRecipe#addSalt": GARDEN,
+  "feed/salts#lotInUse": ROWS,
+  "feed/saltsFile#saltsTable": ROWS,
   "garden/setup/figures#setUpFigures": SOUND,
   "garden/setup/setUp#freeName": ROWS,
   "garden/setup/setUp#setUp": GARDEN,

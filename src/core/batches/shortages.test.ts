@@ -30,6 +30,7 @@ const salt = (onHandG: number) => ({
   id: 1,
   name: "potassium nitrate",
   onHandG,
+  leadDays: 10,
   gPerLByLoop: new Map([
     [1, 0.4],
     [2, 1],
@@ -40,7 +41,7 @@ test("a salt runs out on the day its use from today passes what is there; the pa
   // Day by day 4 + 5, 4 + 5, 8 + 5, 8 + 5.
   const [use] = saltUse(plan, [salt(20)]);
   expect(use!.wantedG).toBeCloseTo(44, 9);
-  expect(use!.firstShort).toEqual({ day: today + 2, grams: expect.closeTo(24, 9) });
+  expect(use!.firstShort).toEqual({ day: today + 2, grams: expect.closeTo(24, 9), orderBy: today - 8 });
   expect(saltUse(plan, [salt(44)])[0]!.firstShort).toBeNull();
 });
 
@@ -55,6 +56,7 @@ test("shortages come first day first, each with what and by how much; what fits 
       day: today + 2,
       amount: expect.closeTo(24, 9),
       dimension: "mass",
+      orderBy: today - 8,
     },
     { kind: "water", id: null, name: "Water", day: today + 3, amount: 12, dimension: "volume" },
   ]);

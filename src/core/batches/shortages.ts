@@ -1,5 +1,5 @@
 import { requireRange } from "../units/range";
-import type { Day } from "../units/day";
+import { requireDay, type Day } from "../units/day";
 import type { SupplyHorizon } from "../water/supply";
 import type { Plan } from "./plan";
 import type { PlanGrowingArea } from "./types";
@@ -13,6 +13,8 @@ export interface Shortage {
   readonly day: Day;
   readonly amount: number;
   readonly dimension: "volume" | "count" | "mass";
+  /** Of a salt: the last day on which an order still comes in time. */
+  readonly orderBy?: Day;
 }
 
 /** A salt on the shelf and in the stock tanks, and how many grams of it a litre of each loop's feed takes. */
@@ -20,6 +22,8 @@ export interface SaltStore {
   readonly id: number;
   readonly name: string;
   readonly onHandG: number;
+  /** From the order to the shelf. */
+  readonly leadDays: number;
   readonly gPerLByLoop: ReadonlyMap<number, number>;
 }
 
@@ -27,13 +31,27 @@ export interface SaltUse {
   readonly salt: SaltStore;
   /** Grams used from today to the end of the plan. */
   readonly wantedG: number;
-  readonly firstShort: { readonly day: Day; readonly grams: number } | null;
+  /** The first day that is not covered, what is missing until the plan ends, and the last day to order. */
+  readonly firstShort: { readonly day: Day; readonly grams: number; readonly orderBy: Day } | null;
+}
+
+/**
+ * The last day on which an order comes before the shelf is empty.
+ *
+ * @source today + whole days covered − lead time; tests/reference/feed/stocks.json, "order-by date"
+ * @example orderByDay(140, 10) // 130
+ */
+export function orderByDay(firstShortDay: Day, leadDays: number): Day {
+  requireDay("orderByDay", "firstShortDay", firstShortDay);
+  requireRange("orderByDay", "leadDays", leadDays, 0, 365);
+  return firstShortDay - leadDays;
 }
 
 /** Grams of each salt that the plan takes from today on, and the first day the shelf is empty. */
 export function saltUse(plan: Plan, salts: readonly SaltStore[]): SaltUse[] {
-  for (const { onHandG, gPerLByLoop } of salts) {
+  for (const { onHandG, leadDays, gPerLByLoop } of salts) {
     requireRange("saltUse", "onHandG", onHandG, 0);
+    requireRange("saltUse", "leadDays", leadDays, 0, 365);
     for (const gPerL of gPerLByLoop.values()) requireRange("saltUse", "gPerLByLoop", gPerL, 0, 1000);
   }
   return salts.map((salt) => {
@@ -50,7 +68,10 @@ export function saltUse(plan: Plan, salts: readonly SaltStore[]): SaltUse[] {
     return {
       salt,
       wantedG,
-      firstShort: firstDay === null ? null : { day: firstDay, grams: wantedG - salt.onHandG },
+      firstShort:
+        firstDay === null
+          ? null
+          : { day: firstDay, grams: wantedG - salt.onHandG, orderBy: orderByDay(firstDay, salt.leadDays) },
     };
   });
 }
@@ -93,6 +114,7 @@ export function shortages(
         day: firstShort.day,
         amount: firstShort.grams,
         dimension: "mass",
+        orderBy: firstShort.orderBy,
       });
   return found.sort((a, b) => a.day - b.day);
 }

@@ -1,5 +1,8 @@
+import type { Day } from "../units/day";
 import { requireEach } from "../units/range";
 import type { NutrientAmounts } from "./nutrients";
+
+export const SALT_FORMS = ["solid", "liquid"] as const;
 
 /** A salt as sold. */
 export interface Salt {
@@ -9,7 +12,11 @@ export interface Salt {
   readonly solubilityGPerL: readonly [number, number, number, number] | null;
   readonly chelate?: boolean;
   readonly acid?: boolean;
+  /** Shares its stock with nothing: silicates, carbonates, lyes. */
+  readonly alone?: boolean;
   readonly caution?: string;
+  readonly form?: (typeof SALT_FORMS)[number];
+  readonly densityKgPerL?: number | null;
 }
 
 const OXIDISER = "Oxidiser: keep dry, away from fuel and acid; local rules may limit sale and storage.";
@@ -40,13 +47,51 @@ export const SALT_LIBRARY: readonly Salt[] = [
   { name: "sodium molybdate dihydrate", percent: { Mo: 39.66, Na: 19 }, solubilityGPerL: [496, 630, 667, 678] },
 ];
 
+const LYE =
+  "Raises pH. Corrosive or caustic: goggles and gloves; never together with acid. Stands alone; what it brings of potassium counts.";
+
+/**
+ * More that a shelf may hold; a new garden does not start with it.
+ * @source as above; the blend is a label (tests/reference/feed/label.json) turned into elements
+ */
+// prettier-ignore
+export const MORE_SALTS: readonly Salt[] = [
+  { name: "ammonium sulfate", percent: { "NH4-N": 21.2, S: 24.26 }, solubilityGPerL: [513, 523, 537, 548], caution: "Ammonium: a small share of all nitrogen, least of all in dark months." },
+  { name: "urea", percent: { "urea-N": 46.65 }, solubilityGPerL: [445, 519, 597, 662], caution: "Never into a recirculating loop: plants hardly take it up before microbes have turned it, and it conducts nothing, so EC does not show it. Never near hypochlorite." },
+  { name: "calcium chloride anhydrous", percent: { Ca: 36.11, Cl: 63.89 }, solubilityGPerL: null, caution: "Grows hot as it dissolves: into cold water, slowly." },
+  { name: "Fe-EDTA 13 %", percent: { Fe: 13, Na: 5.35 }, solubilityGPerL: [70, 80, 100, 120], chelate: true, caution: "Holds iron up to pH 6.5 only." },
+  { name: "zinc sulfate monohydrate", percent: { Zn: 36.43, S: 17.87 }, solubilityGPerL: null, caution: "Often sold as if it were the heptahydrate: look at the label, it is 1.6 times as strong." },
+  { name: "disodium tetraborate decahydrate", percent: { B: 11.34, Na: 12.06 }, solubilityGPerL: [20.8, 30.1, 47.2, 73] },
+  { name: "potassium bicarbonate", percent: { K: 39.05 }, solubilityGPerL: [208, 249, 297, 342], alone: true, caution: "Raises pH, gently. Stands alone; foams with acid." },
+  { name: "potassium carbonate", percent: { K: 56.58 }, solubilityGPerL: [789, 808, 821, 836], alone: true, caution: LYE },
+  { name: "potassium hydroxide", percent: { K: 69.69 }, solubilityGPerL: null, alone: true, caution: LYE },
+  { name: "one-bag blend 4-18-38", percent: { "NO3-N": 4, P: 7.86, K: 31.54, Mg: 0.48, S: 5.61 }, solubilityGPerL: null, caution: "Holds no calcium: give calcium nitrate beside it, from a stock of its own." },
+];
+
 /** A holds calcium and chelates, B sulfate and phosphate, C what must stand alone. */
 export const STOCK_LETTERS = ["A", "B", "C"] as const;
 export type StockLetter = (typeof STOCK_LETTERS)[number];
 
-/** Where a salt has to go: calcium and chelates in A, sulfate and phosphate in B, the rest where there is room. */
-export function stockFor(salt: Pick<Salt, "percent" | "chelate">): StockLetter | "either" {
+/** Where a salt has to go: calcium and chelates in A, sulfate and phosphate in B, what stands alone in C. */
+export function stockFor(salt: Pick<Salt, "percent" | "chelate" | "alone">): StockLetter | "either" {
   requireEach("stockFor", "percent", salt.percent, 0, 100);
+  if (salt.alone) return "C";
   if ((salt.percent.Ca ?? 0) > 0 || salt.chelate) return "A";
   return (salt.percent.S ?? 0) > 0 || (salt.percent.P ?? 0) > 0 ? "B" : "either";
+}
+
+/** A bag or can of a salt. */
+export interface Lot {
+  readonly name: string;
+  readonly receivedOn: Day;
+  readonly openedOn: Day | null;
+  readonly usedUpOn: Day | null;
+}
+
+/** The lot that is taken from: the one opened first that is not used up, else the one that came first. */
+export function lotInUse<One extends Lot>(lots: readonly One[]): One | null {
+  const left = lots.filter(({ usedUpOn }) => usedUpOn === null);
+  const opened = left.filter(({ openedOn }) => openedOn !== null);
+  const from = (lot: One) => lot.openedOn ?? lot.receivedOn;
+  return (opened.length > 0 ? opened : left).toSorted((a, b) => from(a) - from(b))[0] ?? null;
 }

@@ -28,17 +28,22 @@ export function stockMl(feedL: number, factor: number, strength = 1): number {
 
 export interface StockConflict {
   readonly salts: readonly [string, string];
-  readonly ions: readonly ["Ca", "SO4"] | readonly ["Ca", "PO4"] | readonly ["chelate", "H"];
+  readonly ions:
+    | readonly ["Ca", "SO4"]
+    | readonly ["Ca", "PO4"]
+    | readonly ["chelate", "H"]
+    /** One of them stands alone. */
+    | readonly ["alone", "other"];
 }
 
 /**
  * Why salts may not be in one stock at strength: calcium with sulfate (gypsum) or phosphate (calcium phosphate),
- * acid with a chelate.
+ * acid with a chelate, silicates and carbonates with anything.
  * @returns the first conflict, or null
  * @source tests/reference/feed/stocks.json, "sameStockTank"
  */
 export function stockConflict(
-  salts: readonly Pick<Salt, "name" | "percent" | "chelate" | "acid">[],
+  salts: readonly Pick<Salt, "name" | "percent" | "chelate" | "acid" | "alone">[],
 ): StockConflict | null {
   for (const { percent } of salts) requireEach("stockConflict", "percent", percent, 0, 100);
   const calcium = salts.find((salt) => (salt.percent.Ca ?? 0) > 0);
@@ -46,6 +51,9 @@ export function stockConflict(
   const phosphate = salts.find((salt) => (salt.percent.P ?? 0) > 0);
   const chelate = salts.find((salt) => salt.chelate);
   const acid = salts.find((salt) => salt.acid);
+  const alone = salts.find((salt) => salt.alone);
+  const other = salts.find((salt) => salt !== alone);
+  if (alone && other) return { salts: [alone.name, other.name], ions: ["alone", "other"] };
   if (calcium && sulfate)
     return {
       salts: [calcium.name, sulfate.name],
@@ -64,7 +72,8 @@ export function stockConflict(
   return null;
 }
 
-const SOLUBILITY_AT_C = [0, 10, 20, 30] as const;
+/** The temperatures that solubilities are told at, °C. */
+export const SOLUBILITY_AT_C = [0, 10, 20, 30] as const;
 /** Share of the solubility that a stock is planned to, and of two salts with an ion in common. */
 export const PLANNED_SHARE = 0.8;
 export const COMMON_ION_SHARE = 0.9;

@@ -2,7 +2,7 @@ import type { PlanBatch, PlanOrder, PlanStage } from "../batches/types";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { RainNormals } from "../water/rainInflow";
 import type { BATCH, CUSTOMER, ORDER } from "./entities/batches";
-import type { METER, RECIPE, RECIPE_SALT, SALT } from "./entities/feed";
+import type { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./entities/feed";
 import type { FieldsOf, RowOf } from "./entities/field";
 import type { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "./entities/growth";
 import type { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./entities/place";
@@ -16,7 +16,10 @@ export type GrowingAreaRow = RowOf<typeof GROWING_AREA>;
 export type Loop = RowOf<typeof LOOP>;
 export type Source = RowOf<typeof SOURCE>;
 export type Store = RowOf<typeof STORE>;
+export type SaltLot = RowOf<typeof SALT_LOT>;
 export type SaltRow = Omit<RowOf<typeof SALT>, "solubilityGPerL"> & {
+  /** Newest first. */
+  readonly lots: readonly SaltLot[];
   readonly solubilityGPerL: readonly [number, number, number, number] | null;
 };
 export type RecipeSalt = Pick<FieldsOf<typeof RECIPE_SALT>, "saltId" | "stock" | "gPer1000L"> & {

@@ -13,6 +13,7 @@ import type {
   OrderRow,
   Recipe,
   RecipeSalt,
+  SaltLot,
   SaltRow,
   Source,
   Stage,
@@ -49,7 +50,7 @@ export function gardenOf(tables: Tables, site: Site): Garden {
     loops: list<Loop>("loop", "position", "id"),
     sources: list<Source>("source", "priority", "id"),
     stores: list<Store>("store", "id"),
-    salts: list<SaltRow>("salt", "name"),
+    salts: memo("salts", [of("salt"), of("salt_lot")], () => salts(of("salt"), of("salt_lot"))),
     recipes: memo("recipes", [of("recipe"), of("recipe_salt")], () => recipes(of("recipe"), of("recipe_salt"))),
     meters: list<MeterRow>("meter", "name"),
     stockTanks: list<StockTankRow>("stock_tank", "loopId", "letter"),
@@ -102,6 +103,15 @@ function recipes(table: Table, parts: Table): Recipe[] {
   return sorted(rows, ["id"]).map((recipe) => ({
     ...recipe,
     salts: sorted((salts.get(recipe.id) ?? []) as unknown as RecipeSalt[], ["stock", "saltId"]),
+  }));
+}
+
+function salts(table: Table, parts: Table): SaltRow[] {
+  const lots = byWhole(parts, "saltId");
+  const rows = Object.values(table) as unknown as SaltRow[];
+  return sorted(rows, ["name"]).map((salt) => ({
+    ...salt,
+    lots: sorted((lots.get(salt.id) ?? []) as unknown as SaltLot[], ["receivedOn", "id"]).toReversed(),
   }));
 }
 

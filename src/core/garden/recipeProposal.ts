@@ -35,7 +35,7 @@ const MOST_MISSING = 3;
 export function saltsFor({ salts: shelf }: Pick<Garden, "salts">, recipe: Recipe, from: SaltsFrom): RecipeSalt[] {
   const own = recipeSaltsOf(recipe, shelf);
   if (from === "recipe") return own;
-  const others = shelf.filter(({ id, onHandG }) => onHandG > 0 && !own.some((salt) => salt.id === id));
+  const others = shelf.filter(({ id, onHandG, alone }) => onHandG > 0 && !alone && !own.some((salt) => salt.id === id));
   return [...own, ...others.map((salt) => ({ ...salt, stock: stockOf(salt), gPer1000L: null }))];
 }
 

@@ -37,6 +37,6 @@ export function saltStores(rows: Garden, feeds: ReadonlyMap<number, LoopFeed>): 
       const stock = feed.sheet.stocks.find((sheet) => sheet.tank.letter === feed.salts[index]!.stock);
       inStocksG += (stock?.tank.leftL ?? 0) * gPerL * feed.sheet.factor;
     }
-    return { id: salt.id, name: salt.name, onHandG: salt.onHandG + inStocksG, gPerLByLoop };
+    return { id: salt.id, name: salt.name, onHandG: salt.onHandG + inStocksG, leadDays: salt.leadDays, gPerLByLoop };
   });
 }

@@ -302,13 +302,14 @@ test("the store is read, a salt is ordered in time; the walk begins at the gate"
     id: 1,
     name: "potassium nitrate",
     day: today + 20,
+    orderBy: today + 6,
     amount: 4000,
     dimension: "mass" as const,
   };
   const given = input([batch(1, today)], {
     store: { id: 2, name: "Cistern", readOn: today - 1 },
     loops: [loop()],
-    shortages: [shortage, { ...shortage, name: "far off", day: today + 60 }],
+    shortages: [shortage, { ...shortage, name: "far off", day: today + 60, orderBy: today + 8 }],
   });
   expect(roundItems(given).map((item) => item.stop.key)).toEqual([
     "gate",

@@ -16,8 +16,8 @@ import {
   type Where,
 } from "./types";
 
-/** A salt is ordered when it runs out within this time. */
-const ORDER_AHEAD_DAYS = 21;
+/** A salt comes onto the round so many days before the last day to order it. */
+const ORDER_AHEAD_DAYS = 7;
 /** A missed pick or wash rolls over for this long. */
 export const ROLL_OVER_DAYS = 7;
 
@@ -82,17 +82,20 @@ function storeItems({ store, today }: RoundInput): RoundItem[] {
 }
 
 function orderItems({ shortages, today }: RoundInput): RoundItem[] {
-  return shortages
-    .filter((shortage) => shortage.kind === "salt" && shortage.day - today <= ORDER_AHEAD_DAYS)
-    .map(({ id, name, amount, day }) => ({
-      key: `order:${id}`,
-      stop: GATE,
-      task: { kind: "order" as const, saltId: id, salt: name, grams: amount, emptyFrom: day },
-      amounts: [],
-      cautions: ["salts" as const],
-      due: today,
-      ageDays: 0,
-    }));
+  return shortages.flatMap(({ kind, id, name, amount, day, orderBy = day }) => {
+    if (kind !== "salt" || orderBy - today > ORDER_AHEAD_DAYS) return [];
+    return [
+      {
+        key: `order:${id}`,
+        stop: GATE,
+        task: { kind: "order" as const, saltId: id, salt: name, grams: amount, emptyFrom: day, orderBy },
+        amounts: [],
+        cautions: ["salts" as const],
+        due: Math.min(today, orderBy),
+        ageDays: Math.max(0, today - orderBy),
+      },
+    ];
+  });
 }
 
 function flushItems(

@@ -50,6 +50,8 @@ export type RoundTask =
       readonly salt: string;
       readonly grams: number;
       readonly emptyFrom: Day;
+      /** The last day to order; unknown in logs of before. */
+      readonly orderBy?: Day;
     }
   | ({ readonly kind: "reading"; readonly lastRead: Day | null } & OfTank)
   /** After the dose of this log entry. */

@@ -1,6 +1,9 @@
 "use client";
-import { dayInWords } from "@/core/units/day";
+import { dayInWords, type Day } from "@/core/units/day";
 import type { SaltRow } from "@/core/garden/garden";
+import { lotInUse, MORE_SALTS, SALT_LIBRARY } from "@/core/feed/salts";
+import { addLibrarySalt } from "@/server/feed/library";
+import { LibraryList } from "@/features/frame/LibraryList";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Quantity } from "@/ui/units";
@@ -9,18 +12,40 @@ import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 
+const SaltsImport = later(() => import("./SaltsImport").then((part) => part.SaltsImport));
 const SaltForm = later(() => import("./SaltForm").then((part) => part.SaltForm));
+
+const TITLES: Readonly<Record<string, string>> = {
+  new: "New salt",
+  file: "Bring in a file of salts",
+  library: "Salts of the library",
+};
+
+/** "NO3-N 13.85, K 38.67 %" */
+function contentWords(percent: SaltRow["percent"]): string {
+  return `${Object.entries(percent)
+    .map(([nutrient, share]) => `${nutrient} ${share}`)
+    .join(", ")} %`;
+}
 
 interface Use {
   readonly saltId: number;
   readonly wantedG: number;
   readonly availableG: number;
-  readonly firstShort: { readonly day: number; readonly grams: number } | null;
+  readonly firstShort: { readonly day: Day; readonly grams: number; readonly orderBy: Day } | null;
 }
 
 /** The salt shelf: what is there, what the plan takes, and when it is empty. */
-export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: readonly Use[] }) {
-  const [editing, setEditing] = useOpened<number | "new">("shelf");
+export function ShelfSheet({
+  salts,
+  uses,
+  today,
+}: {
+  readonly salts: readonly SaltRow[];
+  readonly uses: readonly Use[];
+  readonly today: Day;
+}) {
+  const [editing, setEditing] = useOpened<number | "new" | "file" | "library">("shelf");
   const salt = salts.find(({ id }) => id === editing);
   return (
     <>
@@ -32,6 +57,7 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
               <th className="text-right font-normal">on the shelf</th>
               <th className="text-right font-normal">the plan takes</th>
               <th className="pl-6 font-normal">empty</th>
+              <th className="pl-6 font-normal">order by</th>
               <td />
             </tr>
           </thead>
@@ -41,13 +67,9 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
               return (
                 <tr key={salt.id} className="border-t border-rule">
                   <td className="py-1">
-                    {salt.name}{" "}
-                    <span className="text-sm text-soft">
-                      {Object.entries(salt.percent)
-                        .map(([nutrient, percent]) => `${nutrient} ${percent}`)
-                        .join(", ")}{" "}
-                      %
-                    </span>
+                    {salt.name} <span className="text-sm text-soft">{contentWords(salt.percent)}</span>
+                    <LotInUse lots={salt.lots} />
+                    {salt.caution && <span className="block text-sm text-soft">{salt.caution}</span>}
                   </td>
                   <td className="figure !text-xl text-right">
                     <Quantity value={salt.onHandG} dimension="mass" />
@@ -71,6 +93,13 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
                         ? "lasts"
                         : ""}
                   </td>
+                  <td className="whitespace-nowrap pl-6">
+                    {use?.firstShort && (
+                      <span className={use.firstShort.orderBy <= today ? "font-bold text-alarm" : ""}>
+                        {use.firstShort.orderBy <= today ? "now" : dayInWords(use.firstShort.orderBy, "year")}
+                      </span>
+                    )}
+                  </td>
                   <td className="text-right">
                     <Only right="plan">
                       <Button
@@ -92,15 +121,49 @@ export function ShelfSheet({ salts, uses }: { salts: readonly SaltRow[]; uses: r
       <Only right="plan">
         <Button className="mt-4" data-key="n" onClick={() => setEditing("new")}>
           New salt
+        </Button>{" "}
+        <Button className="mt-4" onClick={() => setEditing("library")}>
+          A salt from the library
+        </Button>{" "}
+        <Button className="mt-4" onClick={() => setEditing("file")}>
+          Bring in a file
         </Button>
-      </Only>
+      </Only>{" "}
+      <a className="no-print inline-flex min-h-11 items-center px-2 underline" href="/feed/salts.csv" download>
+        All salts as CSV
+      </a>
       <Drawer
         open={editing !== null}
         onClose={() => setEditing(null)}
-        title={editing === "new" ? "New salt" : "Change the salt"}
+        title={TITLES[String(editing)] ?? "Change the salt"}
       >
-        {editing !== null && <SaltForm salt={salt ?? null} onDone={() => setEditing(null)} />}
+        {editing === "file" && <SaltsImport onDone={() => setEditing(null)} />}
+        {editing === "library" && (
+          <LibraryList
+            items={[...SALT_LIBRARY, ...MORE_SALTS].map(({ name, percent, caution }) => ({
+              name,
+              about: contentWords(percent),
+              from: caution ?? "Percent by mass.",
+            }))}
+            there={salts.map(({ name }) => name)}
+            action={addLibrarySalt}
+          />
+        )}
+        {(editing === "new" || typeof editing === "number") && (
+          <SaltForm salt={salt ?? null} today={today} onDone={() => setEditing(null)} />
+        )}
       </Drawer>
     </>
+  );
+}
+
+/** The lot that is open, or the one that would be opened next. */
+function LotInUse({ lots }: Pick<SaltRow, "lots">) {
+  const lot = lotInUse(lots);
+  if (!lot) return null;
+  return (
+    <span className="block text-sm">
+      lot {lot.name}, {lot.openedOn === null ? "not opened yet" : `opened ${dayInWords(lot.openedOn, "year")}`}
+    </span>
   );
 }

@@ -1,4 +1,5 @@
 import type { LoopChangeRule } from "@/core/feed/changeRule";
+import type { SaltsProblem } from "@/core/feed/saltsFile";
 import type { StockConflict, StockSolubility } from "@/core/feed/stocks";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
@@ -16,6 +17,8 @@ export function stockConflictWords({ salts: [first, second], ions }: StockConfli
       return `${first} and ${second} in one stock drop gypsum: calcium with sulfate. Put one in A, the other in B.`;
     case "PO4":
       return `${first} and ${second} in one stock drop calcium phosphate. Put one in A, the other in B.`;
+    case "other":
+      return `${first} stands alone: with ${second} in one stock it drops out or foams. Give it a stock of its own.`;
     case "H":
       return `${second} at stock strength breaks up ${first}. Keep acid by itself or in B.`;
   }
@@ -34,9 +37,38 @@ export function solubilityWords(
   return `${what}: ${share} of what dissolves at ${cold}. The highest ratio that works is 1:${highestRatioR}.`;
 }
 
-/** Why a recipe was not saved. */
-export function feedRefusalWords({ letter, conflict }: FeedRefusal): string {
-  return `Stock ${letter} is refused: ${stockConflictWords(conflict)}`;
+/** Why a recipe or a file of salts was not taken. */
+export function feedRefusalWords(refusal: FeedRefusal): string {
+  if (refusal.kind === "salts-faults") return refusal.problems.map(saltsProblemWords).join(" ");
+  return `Stock ${refusal.letter} is refused: ${stockConflictWords(refusal.conflict)}`;
+}
+
+/** What is wrong with a file of salts. */
+export function saltsProblemWords(problem: SaltsProblem): string {
+  switch (problem.kind) {
+    case "empty":
+      return "There is no salt in the file.";
+    case "no-name":
+      return "No column “name”: the first line names the columns, with commas between them.";
+    case "unknown-column":
+      return `The column “${problem.column}” is not known; take the file of the shelf as an example.`;
+    case "name-missing":
+      return `Line ${problem.line}: the name is missing.`;
+    case "twice":
+      return `Line ${problem.line}: ${problem.name} is in the file twice.`;
+    case "not-a-number":
+      return `Line ${problem.line}: ${problem.column} is “${problem.text}”, which is no number.`;
+    case "outside-range":
+      return `Line ${problem.line}: ${problem.column} is ${problem.value}; it must be from ${problem.least} to ${problem.greatest}.`;
+    case "not-one-of":
+      return `Line ${problem.line}: ${problem.column} must be one of ${problem.of.join(", ")}.`;
+    case "adds-up":
+      return `Line ${problem.line}: the contents add up to ${formatNumber(problem.sum, 1)} %; they must add up to something, and at most 100 %.`;
+    case "solubility-in-part":
+      return `Line ${problem.line}: fill in how much dissolves at all four temperatures, or at none.`;
+    case "liquid-without-density":
+      return `Line ${problem.line}: a liquid needs its density.`;
+  }
 }
 
 /** How the solution of a tank is kept or changed. */

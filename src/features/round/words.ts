@@ -113,7 +113,7 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
     case "store":
       return `last read ${dayInWords(task.lastRead)}`;
     case "order":
-      return `the shelf is empty from ${dayInWords(task.emptyFrom)}; this amount lasts for the whole plan`;
+      return `${task.orderBy === undefined ? "" : `order by ${dayInWords(task.orderBy)}; `}the shelf is empty from ${dayInWords(task.emptyFrom)}; this amount lasts for the whole plan`;
     case "reading":
       return task.lastRead === null ? "never read yet" : `last read ${dayInWords(task.lastRead)}`;
     case "read-again":

@@ -4,7 +4,8 @@ import { RECIPE_LIBRARY } from "@/core/feed/library";
 import { COMMON_METERS } from "@/core/feed/meters";
 import { apply, squash } from "@/core/garden/changes";
 import { addMeter, METER_ID } from "@/core/garden/setup/addMeter";
-import { addRecipe, RECIPE_ID } from "@/core/garden/setup/addRecipe";
+import { MORE_SALTS, SALT_LIBRARY } from "@/core/feed/salts";
+import { addRecipe, addSalt, RECIPE_ID, SALT_ID } from "@/core/garden/setup/addRecipe";
 import { planCommand } from "../garden/planCommand";
 import { withFirstAmounts } from "./firstAmounts";
 import { choice } from "../session/validation";
@@ -36,4 +37,17 @@ export const addCommonMeter = planCommand("plan", meterSchema, ({ library }, tab
     COMMON_METERS.find(({ name }) => name === library)!,
   ),
   value: (ids) => ids.get(METER_ID)!,
+}));
+
+const saltSchema = Joi.object<{ readonly library: string }>({
+  library: choice("Salt", ...[...SALT_LIBRARY, ...MORE_SALTS].map(({ name }) => name)),
+});
+
+/** Takes a salt of the library onto the shelf. */
+export const addLibrarySalt = planCommand("plan", saltSchema, ({ library }, tables) => ({
+  changes: addSalt(
+    tables,
+    [...SALT_LIBRARY, ...MORE_SALTS].find(({ name }) => name === library)!,
+  ),
+  value: (ids) => ids.get(SALT_ID)!,
 }));

@@ -1,10 +1,9 @@
 import type { StockLetter } from "@/core/feed/salts";
+import type { SaltsProblem } from "@/core/feed/saltsFile";
 import type { StockConflict } from "@/core/feed/stocks";
 
-/** Why a recipe is not saved. */
-export type FeedRefusal = {
-  readonly room: "feed";
-  readonly kind: "stock-conflict";
-  readonly letter: StockLetter;
-  readonly conflict: StockConflict;
-};
+/** Why a recipe or a file of salts is not taken. */
+export type FeedRefusal = { readonly room: "feed" } & (
+  | { readonly kind: "stock-conflict"; readonly letter: StockLetter; readonly conflict: StockConflict }
+  | { readonly kind: "salts-faults"; readonly problems: readonly SaltsProblem[] }
+);

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { METER, RECIPE, RECIPE_SALT, SALT } from "@/core/garden/entities/feed";
+import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "@/core/garden/entities/feed";
 import { fieldOf, type FieldsOf } from "@/core/garden/entities/field";
 import { STOCK_TANK } from "@/core/garden/entities/water";
 import type { RecipeSalt } from "@/core/garden/garden";
@@ -23,22 +23,35 @@ export const recipeSchema = entitySchema<RecipeInput>(RECIPE).keys({
     .label("Salts"),
 });
 
-export type SaltInput = Opened & Omit<FieldsOf<typeof SALT>, "chelate" | "solubilityGPerL">;
+export type SaltInput = Opened &
+  FieldsOf<typeof SALT> & { readonly lots: readonly Omit<FieldsOf<typeof SALT_LOT>, "saltId">[] };
 
-/** What a form does not ask for stays as the library has it. */
-const ASKED = { ...SALT, fields: SALT.fields.filter(({ name }) => name !== "chelate" && name !== "solubilityGPerL") };
+const { saltId: _salt, ...lot } = partsOf(SALT_LOT);
 
-export const saltSchema = entitySchema<SaltInput>(ASKED).keys({
-  percent: schemaOf(fieldOf(SALT, "percent")).custom((percent: NutrientAmounts, helpers) => {
-    // What is no number has its own message.
-    const sum = Object.values(percent).reduce((total, value) => total + (Number.isFinite(value) ? value : 0), 0);
-    return sum > 0 && sum <= 100
-      ? percent
-      : helpers.message({
-          custom: `The contents add up to ${sum.toFixed(1)} %; they must add up to something, and at most 100 %`,
-        });
-  }),
-});
+export const saltSchema = entitySchema<SaltInput>(SALT)
+  .keys({
+    percent: schemaOf(fieldOf(SALT, "percent")).custom((percent: NutrientAmounts, helpers) => {
+      // What is no number has its own message.
+      const sum = Object.values(percent).reduce((total, value) => total + (Number.isFinite(value) ? value : 0), 0);
+      return sum > 0 && sum <= 100
+        ? percent
+        : helpers.message({
+            custom: `The contents add up to ${sum.toFixed(1)} %; they must add up to something, and at most 100 %`,
+          });
+    }),
+    lots: Joi.array()
+      .items(Joi.object({ ...lot, id: strip, saltId: strip, typed: strip }))
+      .unique("name")
+      .max(60)
+      .required()
+      .label("Lots")
+      .messages({ "array.unique": "Two lots have the same name" }),
+  })
+  .custom((salt: SaltInput, helpers) =>
+    salt.form === "liquid" && salt.densityKgPerL === null
+      ? helpers.message({ custom: "A liquid is dosed by volume: say how heavy a litre of it is" })
+      : salt,
+  );
 
 export type StockTankInput = Opened & FieldsOf<typeof STOCK_TANK>;
 export const stockTankSchema = entitySchema<StockTankInput>(STOCK_TANK);

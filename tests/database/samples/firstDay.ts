@@ -35,6 +35,7 @@ export const FIRST_DAY_SAMPLES: Samples = {
     },
   },
   "feed/library": {
+    addLibrarySalt: { least: "grower", own: true, input: async () => ({ library: "urea" }) },
     addLibraryRecipe: { least: "grower", own: true, input: async () => ({ library: "Steiner 1961" }) },
     addCommonMeter: { least: "grower", own: true, input: async () => ({ library: "EC pen in CF" }) },
   },

@@ -1,12 +1,6 @@
-import { METER, RECIPE, RECIPE_SALT, SALT } from "../../../src/core/garden/entities/feed";
+import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "../../../src/core/garden/entities/feed";
 import { LOOP, SOURCE, STOCK_TANK, STORE } from "../../../src/core/garden/entities/water";
-import { formOf, made, without, type Rows, type Samples } from "./lib";
-
-const salt = async (rows: Rows) => {
-  const form = await formOf(rows, SALT);
-  const own = ["solubilityGPerL", "chelate"];
-  return { ...without(form, ...own), opened: without(form.opened as Record<string, unknown>, ...own) };
-};
+import { formOf, made, type Samples } from "./lib";
 
 export const WATER_SAMPLES: Samples = {
   "feed/takeAmounts": {
@@ -38,9 +32,15 @@ export const WATER_SAMPLES: Samples = {
     saveSource: { least: "grower", input: (rows) => formOf(rows, SOURCE) },
     saveStore: { least: "grower", input: async (rows) => ({ ...(await formOf(rows, STORE)), readOn: "2027-09-02" }) },
   },
+  "feed/importSalts": {
+    importSalts: {
+      least: "grower",
+      input: async () => ({ text: `name,K_percent,on_hand_g\nash ${Math.random()},12,500` }),
+    },
+  },
   "feed/actions": {
     saveRecipe: { least: "grower", input: (rows) => formOf(rows, RECIPE, "true", { salts: RECIPE_SALT }) },
-    saveSalt: { least: "grower", input: salt },
+    saveSalt: { least: "grower", input: (rows) => formOf(rows, SALT, "true", { lots: SALT_LOT }) },
     saveMeter: { least: "grower", input: (rows) => formOf(rows, METER) },
     removeMeter: {
       least: "grower",

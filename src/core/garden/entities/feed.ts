@@ -2,7 +2,7 @@ import { NUTRIENTS } from "../../feed/nutrients";
 import { AIMS } from "../../feed/recipeWish";
 import type { LoopChangeRule } from "../../feed/changeRule";
 import { METER_SCALES } from "../../feed/meters";
-import { STOCK_LETTERS } from "../../feed/salts";
+import { SALT_FORMS, STOCK_LETTERS } from "../../feed/salts";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
 export const SALT = entity({
@@ -14,6 +14,13 @@ export const SALT = entity({
     textField("name", "Name"),
     numberField("onHandG", "On hand", "mass", 0, 100_000_000, { initial: 0, hint: "g or kg" }),
     numberField("pricePerKg", "Price", "pricePerMass", 0, 100_000, { initial: 0 }),
+    numberField("leadDays", "Comes after it was ordered by", "days", 0, 365, { whole: true, initial: 14 }),
+    choiceField("form", "It is a", SALT_FORMS, { solid: "powder or crystals", liquid: "liquid" }, { initial: "solid" }),
+    numberField("densityKgPerL", "Weighs, kg a litre", "ratio", 0.05, 20, {
+      nullable: true,
+      initial: null,
+      hint: "a liquid’s density; of a powder, heaped as a spoon takes it",
+    }),
     { type: "note", name: "caution", label: "Caution", initial: "" },
     {
       type: "amounts",
@@ -38,6 +45,26 @@ export const SALT = entity({
       initial: null,
     },
     { type: "switch", name: "chelate", label: "Chelate", initial: false },
+    { type: "switch", name: "alone", label: "Stands alone in its stock: silicates, carbonates, lyes", initial: false },
+  ],
+});
+
+/** A bag or can of a salt: which one a stock was mixed from. */
+export const SALT_LOT = entity({
+  table: "salt_lot",
+  label: "Lot of a salt",
+  right: "plan",
+  unique: ["saltId", "name"],
+  fields: [
+    { type: "reference", name: "saltId", label: "Salt", to: "salt", isPart: true },
+    textField("name", "Lot"),
+    { type: "day", name: "receivedOn", label: "Came on" },
+    { type: "day", name: "openedOn", label: "Opened on", nullable: true, initial: null },
+    { type: "day", name: "usedUpOn", label: "Used up on", nullable: true, initial: null },
+  ],
+  order: [
+    { least: "receivedOn", greatest: "openedOn", words: "A lot is opened after it came" },
+    { least: "openedOn", greatest: "usedUpOn", words: "A lot is used up after it was opened" },
   ],
 });
 

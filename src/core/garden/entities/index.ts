@@ -1,6 +1,6 @@
 import type { Rules } from "../changes";
 import { BATCH, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
-import { METER, RECIPE, RECIPE_SALT, SALT } from "./feed";
+import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./feed";
 import type { Entity } from "./field";
 import { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "./growth";
 import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./place";
@@ -14,6 +14,7 @@ export const PLAN_ENTITIES = [
   SOURCE,
   STORE,
   SALT,
+  SALT_LOT,
   RECIPE,
   RECIPE_SALT,
   METER,

@@ -7,6 +7,8 @@ import { freeName } from "./setUp";
 
 /** The id of the new recipe; its salts count down from there. */
 export const RECIPE_ID = -1;
+/** The id of a new salt that comes alone. */
+export const SALT_ID = -1;
 
 /**
  * A recipe of the library as rows of a garden, with the salts that make it; those that the garden does not have come too.
@@ -38,10 +40,25 @@ export function addRecipe(tables: Tables, recipe: LibraryRecipe): Changes {
   };
 }
 
+/** A salt of the library as a row of a garden. */
+export function addSalt(tables: Tables, salt: Salt): Changes {
+  return { salt: { added: { [SALT_ID]: saltRow(tables, SALT_ID, salt) }, removed: {}, updated: {} } };
+}
+
 function saltRow(
   tables: Tables,
   id: number,
-  { name, percent, solubilityGPerL, chelate = false, caution = "" }: Salt,
+  {
+    name,
+    percent,
+    solubilityGPerL,
+    chelate = false,
+    alone = false,
+    caution = "",
+    form = "solid",
+    densityKgPerL = null,
+  }: Salt,
 ): Row {
-  return newRow(tables, SALT, id, { name, percent, solubilityGPerL, chelate, caution } as unknown as Row);
+  const row = { name, percent, solubilityGPerL, chelate, alone, caution, form, densityKgPerL };
+  return newRow(tables, SALT, id, row as unknown as Row);
 }

@@ -9,7 +9,7 @@ import { counted } from "@/core/units/format";
 export const metadata: Metadata = { title: "Shelf" };
 
 export default async function ShelfPage() {
-  const { garden: rows, saltUses } = await season();
+  const { garden: rows, saltUses, who } = await season();
   const uses = saltUses.map(({ salt, wantedG, firstShort }) => ({
     saltId: salt.id,
     wantedG,
@@ -22,7 +22,7 @@ export default async function ShelfPage() {
       facts={`${counted(rows.salts.length, "salt")} known, ${rows.salts.filter((salt) => salt.onHandG > 0).length} on the shelf`}
       tabs={feedTabs("shelf", undefined)}
     >
-      <ShelfSheet salts={rows.salts} uses={uses} />
+      <ShelfSheet salts={rows.salts} uses={uses} today={who.today} />
       <MeterList meters={rows.meters} />
     </Station>
   );
