@@ -63,6 +63,16 @@ test("mixing a stock fills its tank and takes its salts off the shelf, never bel
     "select left_l, volume_l, on_hand_g from stock_tank, salt where letter = 'A' and loop_id = 2 and salt.name = 'calcium nitrate, commercial double salt'",
   );
   expect(after!.left_l).toBe(after!.volume_l);
+  // What is in it is known from today on, and the record says what went in.
+  expect(await rows("select read_on::text as on from stock_tank where letter = 'A' and loop_id = 2")).toEqual([
+    { on: "2027-09-02" },
+  ]);
+  const { mixesOf } = await import("../../src/server/round/queries");
+  const db = { query: async (text: string, values: unknown[]) => ({ rows: await rows(text, values) }) };
+  const [mix] = await mixesOf(db as never, 1, 2);
+  expect(mix).toMatchObject({ letter: "A", usedL: 0, personName: "Ines Varela" });
+  expect(mix!.beforeL + mix!.madeL).toBeCloseTo(after!.volume_l, 6);
+  expect(mix!.salts.find(({ name }) => name === "potassium nitrate")!.grams).toBeGreaterThan(100);
   expect((before[0] as { on_hand_g: number }).on_hand_g - after!.on_hand_g).toBeGreaterThan(1000);
   expect(await rows("select on_hand_g from salt where name = 'potassium nitrate'")).toEqual([{ on_hand_g: 0 }]);
   await undoEntry({ entryId: (result as { value: number }).value });

@@ -155,7 +155,7 @@ test("paper: the walk prints without the way round, and a slip by itself when it
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("heading", { name: "Tanks" })).toBeVisible();
   await expect(page.getByRole("navigation", { name: "Stations" })).toBeHidden();
-  await expect(page.getByRole("region", { name: "Drip stock B: mix a full tank" })).toBeHidden();
+  await expect(page.getByRole("region", { name: "Drip stock B: mix fresh stock" })).toBeHidden();
   await page.emulateMedia({ media: "screen" });
   await page.getByRole("button", { name: "Print slip" }).click();
   await expect(page.locator("body")).toHaveAttribute("data-asked", "slip");

@@ -88,10 +88,11 @@ export interface Lot {
   readonly usedUpOn: Day | null;
 }
 
-/** The lot that is taken from: the one opened first that is not used up, else the one that came first. */
-export function lotInUse<One extends Lot>(lots: readonly One[]): One | null {
-  const left = lots.filter(({ usedUpOn }) => usedUpOn === null);
-  const opened = left.filter(({ openedOn }) => openedOn !== null);
+/** The lots that are not used up, in the order in which they are taken: what is open first, then what came first. */
+export function lotsLeft<One extends Lot>(lots: readonly One[]): One[] {
+  const rank = ({ openedOn }: One) => (openedOn === null ? 1 : 0);
   const from = (lot: One) => lot.openedOn ?? lot.receivedOn;
-  return (opened.length > 0 ? opened : left).toSorted((a, b) => from(a) - from(b))[0] ?? null;
+  return lots
+    .filter(({ usedUpOn }) => usedUpOn === null)
+    .sort((one, other) => rank(one) - rank(other) || from(one) - from(other));
 }

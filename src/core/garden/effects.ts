@@ -3,8 +3,11 @@ import type { Worked } from "./worked";
 import type { StockLetter } from "../feed/salts";
 import type { DoseSlip } from "../feed/slip";
 import { feedAmounts } from "../round/tankItems";
-import type { RoundItem } from "../round/types";
+import { plannedFigure } from "../round/log";
+import type { RoundItem, RoundTask } from "../round/types";
 import type { Loop } from "./garden";
+
+type MixTask = Extract<RoundTask, { readonly kind: "mix" }>;
 
 /** What doing an item changes besides the log. Kept with the log entry, so that undo undoes exactly this. */
 export type Effect =
@@ -16,6 +19,16 @@ export type Effect =
       readonly plants: number;
     }
   | { readonly kind: "stock"; readonly loopId: number; readonly letter: StockLetter; readonly changeL: number }
+  /** A stock that was mixed: what is in it now, and what was known of it before. */
+  | {
+      readonly kind: "stock-level";
+      readonly loopId: number;
+      readonly letter: StockLetter;
+      readonly leftL: number;
+      readonly day: Day;
+      readonly beforeL: number;
+      readonly beforeDay: Day;
+    }
   | { readonly kind: "salt"; readonly saltId: number; readonly changeG: number }
   | { readonly kind: "cleared"; readonly batchId: number; readonly day: Day }
   | {
@@ -41,7 +54,7 @@ export function effectsOf({ task }: RoundItem, season: Worked, actual: number | 
     case "wash":
       return task.clears ? [{ kind: "cleared", batchId: task.batchId, day: today }] : [];
     case "mix":
-      return mixEffects(season, task.loopId, task.letter);
+      return mixEffects(season, task, actual ?? plannedFigure(task));
     case "top-up":
     case "change-solution":
       return topUpEffects(season, task.loopId, actual ?? task.litres);
@@ -70,13 +83,18 @@ export function slipEffects(slip: DoseSlip, loop: Loop): Effect[] {
   });
 }
 
-/** A fresh stock: the tank is full again, its salts leave the shelf. */
-function mixEffects(season: Worked, loopId: number, letter: StockLetter): Effect[] {
-  const stock = season.feeds.get(loopId)?.sheet.stocks.find((sheet) => sheet.tank.letter === letter);
-  if (!stock) return [];
+/** Fresh stock on what was left: its salts leave the shelf, and what is in the tank is known from today on. */
+function mixEffects({ garden, feeds, today }: Worked, { loopId, letter }: MixTask, madeL: number): Effect[] {
+  const stock = feeds.get(loopId)?.sheet.stocks.find((sheet) => sheet.tank.letter === letter);
+  const row = garden.stockTanks.find((tank) => tank.loopId === loopId && tank.letter === letter);
+  if (!stock || !row) return [];
+  const { volumeL, leftL } = stock.tank;
   return [
-    { kind: "stock", loopId, letter, changeL: stock.tank.volumeL },
-    ...stock.salts.map((salt): Effect => ({ kind: "salt", saltId: salt.id, changeG: -salt.tankG })),
+    {
+      ...{ kind: "stock-level", loopId, letter, leftL: Math.min(volumeL, leftL + madeL), day: today },
+      ...{ beforeL: row.leftL, beforeDay: row.readOn },
+    },
+    ...stock.salts.map((salt): Effect => ({ kind: "salt", saltId: salt.id, changeG: (-salt.tankG * madeL) / volumeL })),
   ];
 }
 

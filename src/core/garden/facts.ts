@@ -1,5 +1,7 @@
 import type { PickedUnits } from "../batches/deliveryStates";
 import type { CalibrationRun } from "../feed/calibration";
+import type { StockLetter } from "../feed/salts";
+import type { MixedSalt } from "../round/log";
 import type { DoseSlip } from "../feed/slip";
 import type { Day } from "../units/day";
 import type { CatchCanTest } from "../water/catchCans";
@@ -49,6 +51,21 @@ export interface CalibrationFact extends CalibrationRun {
   readonly entryId: number;
   readonly loopId: number;
   readonly day: Day;
+}
+
+/** A batch of stock that was mixed. */
+export interface MixFact {
+  readonly entryId: number;
+  readonly day: Day;
+  readonly personName: string;
+  readonly letter: StockLetter;
+  readonly madeL: number;
+  /** In the tank before. */
+  readonly beforeL: number;
+  readonly salts: readonly MixedSalt[];
+  /** Drawn by hand since. */
+  readonly usedL: number;
+  readonly note: string;
 }
 
 /** What happened lately, handed over beside the garden: the rows of the plan do not hold it. */

@@ -1,5 +1,6 @@
 import type { TankState } from "./facts";
 import { roundItems } from "../round/roundItems";
+import type { Lot } from "../feed/salts";
 import type { RoundCatchCans, RoundGrowingArea, RoundItem, RoundLoop } from "../round/types";
 import type { Picked } from "./facts";
 import { calibrationDue } from "./injectorSheet";
@@ -81,10 +82,14 @@ function roundLoops(worked: Worked): RoundLoop[] {
       changeDue: changeDue(worked, loop),
       calibrationDue: calibrationDue(worked, loop),
       feed: feed?.sheet ?? null,
-      salts: feed?.salts ?? [],
+      salts: feed ? feed.salts.map(({ id, name }) => ({ id, name, lots: lotsOf(rows, id) })) : [],
       ...sinceReading(state),
     };
   });
+}
+
+function lotsOf({ salts }: Worked["garden"], saltId: number): readonly Lot[] {
+  return salts.find(({ id }) => id === saltId)?.lots ?? [];
 }
 
 /** What a reading still wants: its slip followed, or after the dose another reading. */

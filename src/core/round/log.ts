@@ -20,6 +20,14 @@ type TaskOf<Kind extends RoundTask["kind"]> = Extract<RoundTask, { readonly kind
 /** Work that is settled by a tick, with the figure that it came to. */
 export type TickedTask = TaskOf<"order" | "top-up" | "mix" | "sow" | "move" | "pick" | "flush" | "change-solution">;
 
+/** A salt that went into a stock, and which bag of it. */
+export interface MixedSalt {
+  readonly saltId: number;
+  readonly name: string;
+  readonly grams: number;
+  readonly lot: string | null;
+}
+
 /** What was done, read or written down: each kind with its own figures, in SI. */
 export type Logged =
   | {
@@ -28,6 +36,8 @@ export type Logged =
       readonly task: TickedTask | WrittenTask;
       /** What was really done, in the unit of the task. */
       readonly done: number | null;
+      /** What a stock was mixed of. */
+      readonly salts?: readonly MixedSalt[];
     }
   | {
       readonly kind: "wash";
@@ -199,7 +209,7 @@ export function plannedFigure(task: TickedTask): number {
     case "change-solution":
       return task.litres;
     case "mix":
-      return task.tankL;
+      return task.tankL - (task.leftL ?? 0);
     case "order":
       return task.grams;
     case "flush":

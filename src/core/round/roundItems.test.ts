@@ -245,7 +245,16 @@ const loop = (more: Partial<RoundLoop> = {}): RoundLoop => ({
   readEveryDays: 2,
   needLpd: 50,
   lastReading: { day: today - 3, levelL: 590 },
-  salts: [{ id: 1, name: "potassium nitrate" }],
+  salts: [
+    {
+      ...{ id: 1, name: "potassium nitrate" },
+      lots: [
+        { name: "next", receivedOn: today - 90, openedOn: null, usedUpOn: null },
+        { name: "gone", receivedOn: today - 200, openedOn: today - 190, usedUpOn: today - 60 },
+        { name: "open", receivedOn: today - 70, openedOn: today - 60, usedUpOn: null },
+      ],
+    },
+  ],
   outOfBand: null,
   dosed: null,
   changeDue: null,
@@ -280,13 +289,15 @@ test("tanks: read when due, topped up by what the days have drunk, stocks mixed 
   expect(items.map((item) => [item.key, figureOf(item), item.ageDays])).toEqual([
     ["reading:3", null, 1],
     ["top-up:3", 160, 0],
-    ["mix:3:A", 50, 0],
+    ["mix:3:A", 45, 0],
   ]);
   expect(items[1]!.amounts).toEqual([
     { of: { kind: "stock", letter: "A" }, name: "stock A", value: 1.6, dimension: "dose" },
     { of: { kind: "stock", letter: "B" }, name: "stock B", value: 1.6, dimension: "dose" },
   ]);
   expect(items[2]!.cautions).toEqual(["salts", "lifting"]);
+  // Salts for the 45 L that come onto 5 L at strength; the bag that is open goes first.
+  expect(items[2]!.amounts).toMatchObject([{ value: 810, lots: ["open", "next"] }]);
   const dry = roundItems(input([], { loops: [loop({ feeding: "dry" })] }));
   expect(dry.find(({ task }) => task.kind === "top-up")!.amounts).toEqual([
     { of: { kind: "salt", saltId: 1 }, name: "potassium nitrate", value: 48, dimension: "mass" },

@@ -1,4 +1,5 @@
 import { SETTLE_MINUTES } from "../feed/doseSlip";
+import { lotsLeft } from "../feed/salts";
 import { stockMl } from "../feed/stocks";
 import { stockLetters } from "../feed/strengthSteps";
 import type { Day } from "../units/day";
@@ -104,7 +105,12 @@ function topUpItem(loop: RoundLoop, today: Day): RoundItem | null {
 }
 
 /** Stock or salts for a volume of feed at full strength. */
-export function feedAmounts(loop: Pick<RoundLoop, "feeding" | "feed" | "salts">, litres: number): Amount[] {
+export function feedAmounts(
+  loop: Pick<RoundLoop, "feeding" | "feed"> & {
+    readonly salts: readonly { readonly id: number; readonly name: string }[];
+  },
+  litres: number,
+): Amount[] {
   requireRange("feedAmounts", "litres", litres, 0);
   const { feed } = loop;
   if (!feed) return [];
@@ -129,7 +135,7 @@ function mixItems(loop: RoundLoop, today: Day): RoundItem[] {
   if (loop.feeding === "dry" || !loop.feed) return [];
   return loop.feed.stocks
     .filter((stock) => stock.daysLeft.exact < MIX_BELOW_DAYS && stock.salts.length > 0)
-    .map(({ tank: { letter, volumeL }, daysLeft, salts }) => ({
+    .map(({ tank: { letter, volumeL, leftL }, daysLeft, salts }) => ({
       key: `mix:${loop.id}:${letter}`,
       stop: TANKS,
       task: {
@@ -138,13 +144,16 @@ function mixItems(loop: RoundLoop, today: Day): RoundItem[] {
         loop: loop.name,
         letter,
         tankL: volumeL,
+        leftL,
         daysLeft: daysLeft.whole,
       },
       amounts: salts.map((salt) => ({
         of: { kind: "salt" as const, saltId: salt.id },
         name: salt.name,
-        value: salt.tankG,
+        // What is left is at strength: salts for what comes onto it.
+        value: (salt.tankG * (volumeL - leftL)) / volumeL,
         dimension: "mass" as const,
+        lots: lotsLeft(loop.salts.find(({ id }) => id === salt.id)?.lots ?? []).map((lot) => lot.name),
       })),
       cautions: ["salts" as const, "lifting" as const],
       due: today,

@@ -1,7 +1,7 @@
 import type { LoopChangeRule } from "../feed/changeRule";
 import type { CautionKey } from "../feed/cautions";
 import type { FeedSheet } from "../feed/feedSheet";
-import type { StockLetter } from "../feed/salts";
+import type { Lot, StockLetter } from "../feed/salts";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { Plan } from "../batches/plan";
 import type { PlacedStay } from "../batches/lanes";
@@ -33,6 +33,8 @@ export interface Amount {
   readonly name: string;
   readonly value: number;
   readonly dimension: Dimension;
+  /** Of a salt that is weighed: its lots that are not used up, the one in use first. */
+  readonly lots?: readonly string[];
 }
 
 interface OfTank {
@@ -65,6 +67,8 @@ export type RoundTask =
       readonly loop: string;
       readonly letter: StockLetter;
       readonly tankL: number;
+      /** Still in it: fresh stock comes onto it up to the mark. Unknown in logs of before. */
+      readonly leftL?: number;
       readonly daysLeft: number;
     }
   | {
@@ -193,7 +197,7 @@ export interface RoundLoop {
   /** Its injector is to be calibrated. */
   readonly calibrationDue: { readonly due: Day; readonly since: Day | null; readonly ratioR: number } | null;
   readonly feed: FeedSheet | null;
-  readonly salts: readonly { readonly id: number; readonly name: string }[];
+  readonly salts: readonly { readonly id: number; readonly name: string; readonly lots: readonly Lot[] }[];
 }
 
 /** A catch-can test whose finds were not put right yet. */

@@ -1,7 +1,7 @@
 "use client";
 import { dayInWords, type Day } from "@/core/units/day";
 import type { SaltRow } from "@/core/garden/garden";
-import { lotInUse, MORE_SALTS, SALT_LIBRARY } from "@/core/feed/salts";
+import { lotsLeft, MORE_SALTS, SALT_LIBRARY } from "@/core/feed/salts";
 import { addLibrarySalt } from "@/server/feed/library";
 import { LibraryList } from "@/features/frame/LibraryList";
 import { Button } from "@/ui/Button";
@@ -69,7 +69,9 @@ export function ShelfSheet({
                   <td className="py-1">
                     {salt.name} <span className="text-sm text-soft">{contentWords(salt.percent)}</span>
                     <LotInUse lots={salt.lots} />
-                    {salt.caution && <span className="block text-sm text-soft">{salt.caution}</span>}
+                    {salt.caution && salt.onHandG > 0 && (
+                      <span className="block text-sm text-soft">{salt.caution}</span>
+                    )}
                   </td>
                   <td className="figure !text-xl text-right">
                     <Quantity value={salt.onHandG} dimension="mass" />
@@ -159,7 +161,7 @@ export function ShelfSheet({
 
 /** The lot that is open, or the one that would be opened next. */
 function LotInUse({ lots }: Pick<SaltRow, "lots">) {
-  const lot = lotInUse(lots);
+  const [lot] = lotsLeft(lots);
   if (!lot) return null;
   return (
     <span className="block text-sm">

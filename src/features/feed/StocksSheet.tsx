@@ -16,6 +16,7 @@ import { SlipSteps } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
+import { MixingRecord, type Mixed } from "./MixingRecord";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
 import { later } from "@/ui/later";
@@ -27,11 +28,13 @@ export interface StocksSheetProps {
   readonly loop: Loop | null;
   readonly feed: LoopFeed | null;
   readonly stockReadings: readonly StockTankRow[];
+  /** Newest first. */
+  readonly mixes: readonly Mixed[];
   readonly today: Day;
 }
 
 /** Stocks as they are weighed and how long they last; or the salts of a hand-mixed tank. */
-export function StocksSheet({ loops, loop, feed, stockReadings, today }: StocksSheetProps) {
+export function StocksSheet({ loops, loop, feed, stockReadings, mixes, today }: StocksSheetProps) {
   const [editing, setEditing] = useOpened<string>("stocks");
   const tank = stockReadings.find(({ letter }) => letter === editing);
   return (
@@ -51,6 +54,7 @@ export function StocksSheet({ loops, loop, feed, stockReadings, today }: StocksS
                   key={stock.tank.letter}
                   stock={stock}
                   loop={loop}
+                  mixes={mixes.filter(({ letter }) => letter === stock.tank.letter)}
                   onChange={() => setEditing(stock.tank.letter)}
                   readOn={stockReadings.find((tank) => tank.letter === stock.tank.letter)?.readOn ?? null}
                 />
@@ -75,11 +79,13 @@ export function StocksSheet({ loops, loop, feed, stockReadings, today }: StocksS
 function Stock({
   stock,
   loop,
+  mixes,
   readOn,
   onChange,
 }: {
   stock: StockSheet;
   loop: Loop;
+  mixes: readonly Mixed[];
   readOn: Day | null;
   onChange: () => void;
 }) {
@@ -124,6 +130,7 @@ function Stock({
       >
         {solubilityWords(solubility, units)}
       </p>
+      <MixingRecord mixes={mixes} />
       <SlipSteps
         steps={[
           { title: "Warm water first", amount: { value: tank.volumeL * 0.7, dimension: "volume" } },

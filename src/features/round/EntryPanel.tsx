@@ -5,7 +5,7 @@ import { isDose } from "@/core/round/dosing";
 import { TANK_FIGURES, type TankFigure, type TankFigures } from "@/core/feed/tankFigures";
 import { WARM_WATER_C } from "@/core/feed/warmWater";
 import { undoEntry } from "@/server/round/actions";
-import type { FirstEntry } from "@/core/round/log";
+import type { FirstEntry, MixedSalt } from "@/core/round/log";
 import type { ReadingView } from "@/server/round/readingView";
 import { Button, buttonClass } from "@/ui/Button";
 import { Quantity } from "@/ui/units";
@@ -38,6 +38,7 @@ export function EntryPanel({ entry, tank }: { entry: FirstEntry; tank: ReadingVi
           />
         </p>
       )}
+      {what.kind === "task" && what.salts && <MixedOf salts={what.salts} />}
       {what.kind === "reading" && <Figures figures={what.figures} tank={tank} />}
       {tank?.slip && <Slip entryId={entry.id} tank={tank} />}
       <div className={`no-print mt-4 flex flex-wrap gap-3 border-t border-rule pt-3 ${mayTakeBack ? "" : "hidden"}`}>
@@ -58,6 +59,24 @@ export function EntryPanel({ entry, tank }: { entry: FirstEntry; tank: ReadingVi
         </Button>
       </div>
     </PanelFrame>
+  );
+}
+
+/** What a stock was mixed of, and out of which bags. */
+function MixedOf({ salts }: { readonly salts: readonly MixedSalt[] }) {
+  return (
+    <ul className="my-3">
+      {salts.map(({ saltId, name, grams, lot }) => (
+        <li key={saltId} className="flex items-baseline justify-between gap-4 border-t border-rule py-1">
+          <span>
+            {name} {lot && <span className="text-sm text-soft">lot {lot}</span>}
+          </span>
+          <span className="figure !text-xl">
+            <Quantity value={grams} dimension="mass" />
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { CAUTIONS } from "@/core/feed/cautions";
-import type { RoundItem } from "@/core/round/types";
+import type { Amount, RoundItem } from "@/core/round/types";
 import { skipItem, tickItem, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
 import { Button, buttonClass } from "@/ui/Button";
@@ -75,7 +75,14 @@ export function ItemPanel({
             </PageLink>
           )}
           {item.amounts.length > 0 && (
-            <SlipSteps steps={item.amounts.map((amount) => ({ title: amount.name, amount, how: HOW_AMOUNT }))} />
+            <SlipSteps
+              steps={item.amounts.map((amount) => ({
+                title: amount.name,
+                amount,
+                how: HOW_AMOUNT,
+                ...(amount.lots?.length === 1 && { note: `lot ${amount.lots[0]}` }),
+              }))}
+            />
           )}
         </>
       )}
@@ -101,6 +108,8 @@ interface Settling {
   readonly differs: boolean;
   readonly actual: QuantityValue;
   readonly note: string;
+  /** The bag that each salt came from, by its id, where it was chosen. */
+  readonly lots?: Readonly<Record<number, string>>;
 }
 
 function Settle({ item }: { item: RoundItem }) {
@@ -108,7 +117,7 @@ function Settle({ item }: { item: RoundItem }) {
   const units = useUnits();
   const title = taskTitle(item.task);
   const figure = taskFigure(item.task);
-  const [{ differs, actual, note }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
+  const [{ differs, actual, note, lots = {} }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
     differs: false,
     actual: figure?.value ?? null,
     note: "",
@@ -119,7 +128,7 @@ function Settle({ item }: { item: RoundItem }) {
     undo: (entryId) => undoEntry({ entryId }),
   });
   const settle = async (value: number | null) => {
-    const result = await run({ key: item.key, actual: value, note });
+    const result = await run({ key: item.key, actual: value, note, ...chosenLots(lots) });
     if (!result.ok) return;
     forget();
     router.push("/round", { scroll: false });
@@ -127,6 +136,11 @@ function Settle({ item }: { item: RoundItem }) {
   const problem = differs && figure ? quantityProblem(actual, "Actually done", figure.dimension, units) : undefined;
   return (
     <div className="no-print mt-5 border-t border-rule pt-4">
+      <LotChoice
+        amounts={item.amounts}
+        lots={lots}
+        onLot={(saltId, lot) => change({ lots: { ...lots, [saltId]: lot } })}
+      />
       {differs ? (
         <form
           className="space-y-3"
@@ -189,6 +203,43 @@ function Settle({ item }: { item: RoundItem }) {
         </div>
       )}
     </div>
+  );
+}
+
+function chosenLots(lots: Readonly<Record<number, string>>) {
+  const chosen = Object.entries(lots).map(([saltId, lot]) => ({ saltId: Number(saltId), lot }));
+  return chosen.length > 0 ? { lots: chosen } : {};
+}
+
+/** Which bag each salt is weighed from, where there is a choice. */
+function LotChoice({
+  amounts,
+  lots,
+  onLot,
+}: {
+  readonly amounts: readonly Amount[];
+  readonly lots: Readonly<Record<number, string>>;
+  readonly onLot: (saltId: number, lot: string) => void;
+}) {
+  return amounts.map(({ of, name, lots: there = [] }) =>
+    of.kind === "salt" && there.length > 1 ? (
+      <div key={of.saltId} className="mb-3">
+        <Field label={`Lot of ${name}`}>
+          {(aria) => (
+            <select
+              {...aria}
+              className="input"
+              value={lots[of.saltId] ?? there[0]}
+              onChange={({ target }) => onLot(of.saltId, target.value)}
+            >
+              {there.map((lot) => (
+                <option key={lot}>{lot}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+    ) : null,
   );
 }
 

@@ -87,7 +87,7 @@ export function taskTitle(task: RoundTask | WrittenTask): string {
     case "top-up":
       return `${task.tank}: top up with feed`;
     case "mix":
-      return `${task.loop} stock ${task.letter}: mix a full tank`;
+      return `${task.loop} stock ${task.letter}: mix fresh stock`;
     case "sow":
       return `Sow ${task.variety}, ${whereWords(task.where)}`;
     case "move":
@@ -123,7 +123,7 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
     case "top-up":
       return `the tank should be near ${quantityText(Math.round(task.expectedL), "volume", units)}; read it first if the meter is at hand`;
     case "mix":
-      return `${task.daysLeft} ${task.daysLeft === 1 ? "day" : "days"} left; 70 % warm water first, salts in this order, make up to the mark`;
+      return `${task.daysLeft} ${task.daysLeft === 1 ? "day" : "days"} left${task.leftL ? `: this comes onto the ${quantityText(task.leftL, "volume", units)} that are in it` : ""}; 70 % of it warm water first, salts in this order, make up to the mark`;
     case "sow":
       return `${counted(task.cells * task.seedsPerCell, "seed")}, ${task.seedsPerCell} a ${task.inTrays ? "tray" : "cell"}; ${counted(task.targetPlants, "plant")} wanted by ${dayInWords(task.readyDay)}`;
     case "move":

@@ -14,6 +14,9 @@ export async function apply(db: Db, gardenId: number, logId: number, effect: Eff
       return effect;
     case "stock":
       return { ...effect, changeL: await changeStock(db, gardenId, effect) };
+    case "stock-level":
+      await setStock(db, gardenId, effect, effect.leftL, effect.day);
+      return effect;
     case "salt":
       return { ...effect, changeG: await changeSalt(db, gardenId, effect) };
     case "cleared":
@@ -41,6 +44,9 @@ export async function revert(db: Db, gardenId: number, effect: Effect): Promise<
       return;
     case "stock":
       await changeStock(db, gardenId, { ...effect, changeL: -effect.changeL });
+      return;
+    case "stock-level":
+      await setStock(db, gardenId, effect, effect.beforeL, effect.beforeDay);
       return;
     case "salt":
       await changeSalt(db, gardenId, { ...effect, changeG: -effect.changeG });
@@ -87,4 +93,18 @@ async function setStore(db: Db, gardenId: number, storeId: number, storedL: numb
     storedL,
     isoFromDay(day),
   ]);
+}
+
+async function setStock(
+  db: Db,
+  gardenId: number,
+  { loopId, letter }: { readonly loopId: number; readonly letter: string },
+  leftL: number,
+  day: Day,
+): Promise<void> {
+  await run(
+    db,
+    `update stock_tank set left_l = least(volume_l, $4), read_on = $5::date where garden_id = $1 and loop_id = $2 and letter = $3`,
+    [gardenId, loopId, letter, leftL, isoFromDay(day)],
+  );
 }

@@ -1,4 +1,4 @@
-import type { CalibrationFact, CatchCanFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
+import type { CalibrationFact, CatchCanFact, MixFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
 import type { LogEntry, LogKind } from "@/core/round/log";
 import type { Day } from "@/core/units/day";
 import { many, maybeOne, type Db } from "../db/pool";
@@ -116,14 +116,14 @@ export function solutionChanges(db: Db, gardenId: number): Promise<SolutionChang
 const CALIBRATION = `id as "entryId", loop_id as "loopId", day, (what ->> 'setR')::double precision as "setR",
   (what ->> 'wantedR')::double precision as "wantedR",
   what ->> 'convention' as convention, what ->> 'meter' as meter,
-  ${corrected("stockDrawnL")}, ${corrected("meteredL")}`;
+  ${corrected("stockDrawnL")} as "stockDrawnL", ${corrected("meteredL")} as "meteredL"`;
 
 /** A figure of an entry, or what it was put right to. */
 function corrected(name: string): string {
   return `coalesce((select (correction.what -> 'values' ->> '${name}')::double precision from log_entry correction
                      where correction.garden_id = $1 and correction.corrects_id = log_entry.id
                        and correction.what -> 'values' ? '${name}' order by correction.id desc limit 1),
-                   (what ->> '${name}')::double precision) as "${name}"`;
+                   (what ->> '${name}')::double precision)`;
 }
 
 /** The last calibration of each loop's injector. */
@@ -144,6 +144,24 @@ export function calibrationsOf(db: Db, gardenId: number, loopId: number): Promis
     `select ${CALIBRATION} from log_entry
       where garden_id = $1 and loop_id = $2 and kind = 'calibration' and undone_at is null and corrects_id is null
       order by at desc, id desc limit 40`,
+    [gardenId, loopId],
+  );
+}
+
+/** The batches of stock that were mixed for a loop, newest first, and what was drawn by hand since each. */
+export function mixesOf(db: Db, gardenId: number, loopId: number): Promise<MixFact[]> {
+  return many<MixFact>(
+    db,
+    `select log_entry.id as "entryId", day, person.name as "personName", what -> 'task' ->> 'letter' as letter, ${corrected("done")} as "madeL",
+            coalesce((what -> 'task' ->> 'leftL')::double precision, 0) as "beforeL", coalesce(what -> 'salts', '[]') as salts, note,
+            (select coalesce(sum(-(effect ->> 'changeL')::double precision), 0)
+               from log_entry later, jsonb_array_elements(later.effects) effect
+              where later.garden_id = $1 and later.loop_id = $2 and later.undone_at is null and later.id > log_entry.id
+                and effect ->> 'kind' = 'stock' and effect ->> 'letter' = log_entry.what -> 'task' ->> 'letter') as "usedL"
+       from log_entry join person on person.id = log_entry.person_id
+      where log_entry.garden_id = $1 and loop_id = $2 and kind = 'mix' and undone_at is null and corrects_id is null
+        and what -> 'task' ->> 'kind' = 'mix'
+      order by at desc, log_entry.id desc limit 40`,
     [gardenId, loopId],
   );
 }

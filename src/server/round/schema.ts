@@ -12,6 +12,8 @@ export interface TickInput {
   /** When a line is cleared: units that were still picked, and units that were thrown away. */
   readonly picked?: number;
   readonly thrownAway?: number;
+  /** Of a stock that was mixed: the bag that each salt came from, where it was another than the one in use. */
+  readonly lots?: readonly { readonly saltId: number; readonly lot: string }[];
   readonly note: string;
 }
 
@@ -20,6 +22,11 @@ export const tickSchema = Joi.object<TickInput>({
   actual: measure("Actually done", 0, 1_000_000, "").allow(null),
   picked: measure("Picked", 0, 1_000_000, "").optional(),
   thrownAway: measure("Thrown away", 0, 1_000_000, "").optional(),
+  lots: Joi.array()
+    .items(Joi.object({ saltId: rowId("Salt"), lot: text("Lot", 80) }))
+    .max(40)
+    .optional()
+    .label("Lots"),
   note: note("Note"),
 });
 

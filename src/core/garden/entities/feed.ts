@@ -45,7 +45,7 @@ export const SALT = entity({
       initial: null,
     },
     { type: "switch", name: "chelate", label: "Chelate", initial: false },
-    { type: "switch", name: "alone", label: "Stands alone in its stock: silicates, carbonates, lyes", initial: false },
+    { type: "switch", name: "alone", label: "Stands alone in a stock", initial: false },
   ],
 });
 

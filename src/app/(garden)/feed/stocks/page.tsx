@@ -2,6 +2,9 @@ import type { Metadata } from "next";
 import { StocksSheet } from "@/features/feed/StocksSheet";
 import { loopHeader } from "@/features/feed/words";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
+import { sinceMixed } from "@/core/garden/stockRecord";
+import { mixesOf } from "@/server/round/queries";
+import { readCached } from "@/server/session/read";
 import { season } from "@/server/garden/season";
 import { viewQuery } from "@/server/session/query";
 import { Station } from "@/ui/Station";
@@ -19,6 +22,8 @@ export default async function StocksPage({
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
+  const mixes = loop ? await readCached(`mixes ${loop.id}`, (db) => mixesOf(db, worked.who.gardenId, loop.id)) : [];
+  const batches = loop ? mixes.map((mix) => ({ ...mix, since: sinceMixed(worked, loop, mix) })) : [];
   return (
     <Station
       title="Feed"
@@ -31,6 +36,7 @@ export default async function StocksPage({
         loop={loop}
         feed={feed}
         stockReadings={rows.stockTanks.filter((tank) => tank.loopId === loop?.id)}
+        mixes={batches}
         today={worked.who.today}
       />
     </Station>
