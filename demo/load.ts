@@ -171,6 +171,9 @@ async function loadPlaces(db: Db): Promise<Ids> {
       seeds_per_cell: entry.seedsPerCell,
       seeds_per_g: entry.seedsPerG,
       pattern: entry.pattern,
+      ...("ecLow" in entry && {
+        ...{ ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh },
+      }),
     });
     for (const [position, stage] of stages.entries())
       await run(

@@ -17,7 +17,7 @@ create table salt_lot (
   unique (garden_id, id),
   foreign key (garden_id, salt_id) references salt (garden_id, id) on delete cascade,
   constraint salt_lot_name_once unique (garden_id, salt_id, name) deferrable initially deferred,
-  constraint salt_lot_days check (coalesce(opened_on, received_on) >= received_on and coalesce(used_up_on, received_on) >= coalesce(opened_on, received_on))
+  constraint salt_lot_days check ((opened_on is null or opened_on >= received_on) and (used_up_on is null or used_up_on >= coalesce(opened_on, received_on)))
 );
 alter table salt_lot enable row level security;
 alter table salt_lot force row level security;

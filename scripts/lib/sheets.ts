@@ -11,6 +11,8 @@ export const SHEETS: readonly string[] = [
     "/feed/stocks",
     "/feed/stocks?loop=3",
     "/feed/injector",
+    "/feed/strength",
+    "/feed/strength?loop=2",
     "/feed/change",
     "/feed/change?loop=3",
     "/feed/shelf",

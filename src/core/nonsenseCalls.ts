@@ -118,6 +118,7 @@ const feedInput: FeedSheetInput = {
 const feed = Made.of(feedSheet(feedInput));
 const ions = { K: 8, NO3: 8 };
 const reading = { ecMsPerCm: 1.2, ph: 6.8, waterC: 20, levelL: 500 };
+const ecWish = { name: "lettuce", plants: 90, ecLow: 1, ecHigh: 1.8, phLow: 5.6, phHigh: 6.4 };
 const bands = { ecLow: 1.3, ecHigh: 1.7, ecTarget: 1.5, phLow: 5.5, phHigh: 6.5 };
 const slip = {
   recipe: { feed, salts: [salt], bands },
@@ -338,6 +339,17 @@ export const CALLS: Readonly<Record<string, Call>> = {
     args: [{ wantedR: 100, setR: 91, convention: "in", stockDrawnL: 0.496, meteredL: 50, meter: "after" }],
   },
   "feed/stockStrength#stockStrength": { args: [{ beforeL: 5, madeL: 45, usedL: 20, leftL: 28 }] },
+  "feed/sharedEc#sharedEc": { args: [[ecWish]] },
+  "feed/sharedEc#outsideAt": { args: [[ecWish], 1.4] },
+  "feed/sharedEc#shouldNotShare": { args: [[ecWish]] },
+  "feed/strengthSchool#usualSchool": { args: ["age", 1.6] },
+  "feed/strengthSchool#ecBySeason": { args: [1.4, 1.8, 0.5] },
+  "feed/strengthSchool#schoolEc": {
+    args: [
+      { kind: "season", ecBright: 1.4, ecDark: 1.8 },
+      { ecMsPerCm: 1.5, ecLow: 1.3, ecHigh: 1.7, aged: [], wishes: [], lightShare: 0.5 },
+    ],
+  },
   "feed/calibration#isFarOff": { args: [{ strength: 0.9 }] },
   "feed/calibration#dialPercent": { args: [100] },
   "feed/calibration#headsInSeries": { args: [50] },
@@ -996,6 +1008,9 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/ahead#countedInShortages",
       "garden/ahead#banksOf",
       "garden/stockRecord#sinceMixed",
+      "garden/loopStrength#loopStrength",
+      "garden/loopStrength#strengthBasis",
+      "garden/loopStrength#wishesAhead",
       "garden/injectorSheet#injectorSheet",
       "garden/injectorSheet#calibrationDue",
       "garden/ahead#growingByVariety",
@@ -1008,7 +1023,6 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/effects#slipEffects",
       "garden/memo#memo",
       "garden/layoutTables#liveLayout",
-      "garden/loopFeed#loopFeed",
       "garden/loopFeed#loopFeeds",
       "garden/climate#dayOfYear",
       "garden/climate#daysOfYearIn",

@@ -84,3 +84,63 @@ test("a larger injector would not dose at one bank; the one that is there is cal
       .toEqual([{ r: "100" }]);
   });
 });
+
+test("schools are chosen for a loop: of its strength, which the next reading is held against; of keeping the solution, which comes onto the round", async ({
+  page,
+  garden,
+}) => {
+  const loop = (await garden.rows<{ id: string }>("select id from loop where name = 'Leaf'"))[0]!.id;
+  await page.goto(`/feed/strength?loop=${loop}`);
+  await ready(page);
+  const byBands = page.getByRole("listitem").filter({ hasText: "what suits most of the crops" });
+  await byBands.getByRole("button", { name: "Choose" }).click();
+  await expect(byBands.getByText("this loop")).toBeVisible();
+  const today = await byBands.locator(".figure").innerText();
+  await page.goto(`/feed?loop=${loop}`);
+  await expect(page.getByText("strength by the bands of its crops")).toBeVisible();
+  await expect(page.getByRole("button", { name: "EC of the ready feed" })).toContainText(today.split(" ")[0]!);
+
+  await page.goto(`/feed/change?loop=${loop}`);
+  await ready(page);
+  const weekly = page.getByRole("row", { name: /changed every week/u });
+  await weekly.getByRole("button", { name: "Choose" }).click();
+  await expect(weekly.getByText("this loop")).toBeVisible();
+  await page.goto("/round?item=change-solution%3A1");
+  await expect(page.getByRole("heading", { name: "Leaf tank: change the solution" }).last()).toBeVisible();
+  await expect(page.getByText(/changed every week; the log knows of no change yet/u)).toBeVisible();
+  await expect(page.getByText(/Feed of .*strength by the bands of its crops/u)).toBeVisible();
+});
+
+test("two salts that drop out together are refused in one stock; mixed apart, the batch is in the record with its lot", async ({
+  page,
+  garden,
+}) => {
+  const loop = (await garden.rows<{ id: string }>("select id from loop where name = 'Drip'"))[0]!.id;
+  await garden.rows(
+    "insert into salt_lot (garden_id, salt_id, name, received_on, opened_on) select garden_id, id, 'KN 7', date '2027-08-01', date '2027-08-20' from salt where name = 'potassium nitrate'",
+  );
+  await garden.rows(
+    "update stock_tank set left_l = 3 where letter = 'A' and loop_id = (select id from loop where name = 'Drip')",
+  );
+  await page.goto(`/feed?loop=${loop}`);
+  await ready(page);
+  await page.getByRole("button", { name: "Change this recipe" }).click();
+  const form = page.getByRole("dialog");
+  await form.getByLabel("Stock of magnesium sulfate heptahydrate").selectOption("A");
+  await expect(form.getByRole("alert")).toContainText("in one stock drop gypsum: calcium with sulfate");
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(form.getByRole("alert").first()).toContainText("drop gypsum");
+  await form.getByLabel("Stock of magnesium sulfate heptahydrate").selectOption("B");
+  await expect(form.getByRole("alert")).toHaveCount(0);
+
+  await page.goto(`/round?item=mix%3A${loop}%3AA`);
+  await ready(page);
+  await expect(page.getByText("lot KN 7")).toBeVisible();
+  await page.getByRole("button", { name: "Done as planned" }).click();
+  await expect(page.getByText("Done: Drip stock A: mix fresh stock")).toBeVisible();
+  await page.goto(`/feed/stocks?loop=${loop}`);
+  const stock = page.getByRole("region", { name: "Stock A" });
+  await stock.getByText(/Last mixed on 2 Sep 2027/u).click();
+  await expect(stock.getByText(/potassium nitrate .*lot KN 7/u)).toBeVisible();
+  await expect(stock).toContainText("50 L of 50 L left");
+});

@@ -44,7 +44,7 @@ export function changeInput(worked: Worked, loop: Loop, habits: ChangeHabits): T
   if (loop.kind !== "recirculating") return "runs-to-waste";
   const feed = worked.feeds.get(loop.id);
   if (!feed) return "no-recipe";
-  const { sheet, recipe } = feed;
+  const { sheet, strength } = feed;
   if (sheet.strength === null) return "no-strength";
   const { plan, input } = worked;
   const from = plan.today - plan.from;
@@ -65,7 +65,7 @@ export function changeInput(worked: Worked, loop: Loop, habits: ChangeHabits): T
     topUp: { kind: "strength", strength: sheet.strength },
     uptakeMmolPerL: uptake(worked, loop, fresh(sheet.recipeIons, sheet.strength)),
     uptakeShare: { Na: habits.saltShare, Cl: habits.saltShare },
-    ...{ ecLow: recipe.ecLow, ecHigh: recipe.ecHigh },
+    ...{ ecLow: strength.ecLow, ecHigh: strength.ecHigh },
     ...{ minutesPerDay: habits.minutesPerDay, minutesPerChange: habits.minutesPerChange },
   };
 }

@@ -1,50 +1,45 @@
-import type { Plan } from "../batches/plan";
-import type { Garden, Loop, Recipe, SaltRow, Source, StockTankRow } from "./garden";
+import type { Loop, Recipe, StockTankRow } from "./garden";
 import { loopNeedLpd } from "./loopNeed";
+import { loopStrength, type LoopStrength } from "./loopStrength";
 import { recipeSaltsOf, wishOf } from "./recipeAmounts";
 import { feedSheet, type FeedSheet, type RecipeSalt } from "../feed/feedSheet";
 import { concentrationFactor } from "../feed/stocks";
 import type { Day } from "../units/day";
+
+type FedFrom = Parameters<typeof loopStrength>[0];
 
 /** A loop's recipe worked out with its water, salts and stocks. */
 export interface LoopFeed {
   readonly recipe: Recipe;
   readonly salts: readonly RecipeSalt[];
   readonly sheet: FeedSheet;
+  /** How strong it is made today, and by which school. */
+  readonly strength: LoopStrength;
 }
 
-/**
- * Works out what a loop is fed.
- * @param feedLpd litres of feed a day
- * @returns null for a loop without a recipe
- */
-export function loopFeed(
-  loop: Loop,
-  recipes: readonly Recipe[],
-  shelf: readonly SaltRow[],
-  sources: readonly Source[],
-  stocks: readonly StockTankRow[],
-  feedLpd: number,
-  today: Day,
-): LoopFeed | null {
-  const recipe = recipes.find((candidate) => candidate.id === loop.recipeId);
+/** What a loop is fed; null for one without a recipe. */
+function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {
+  const { garden, plan } = worked;
+  const recipe = garden.recipes.find(({ id }) => id === loop.recipeId);
   if (!recipe) return null;
-  const salts = recipeSaltsOf(recipe, shelf);
-  const source = sources.find((candidate) => candidate.id === loop.sourceId) ?? null;
+  const strength = loopStrength(worked, loop.id, loop.strength, recipe);
+  const salts = recipeSaltsOf(recipe, garden.salts);
+  const source = garden.sources.find(({ id }) => id === loop.sourceId) ?? null;
+  const feedLpd = loopNeedLpd(plan, loop.id);
   const sheet = feedSheet({
     wish: wishOf(recipe, source),
-    ecMsPerCm: recipe.ecMsPerCm,
+    ecMsPerCm: strength.ecMsPerCm,
     salts,
     waterAlkalinityMgCaco3PerL: source?.alkalinityMgCaco3PerL ?? 0,
     ratioR: loop.ratioR,
     convention: loop.ratioConvention,
-    stocks: stocks
+    stocks: garden.stockTanks
       .filter((tank) => tank.loopId === loop.id)
-      .map((tank) => ({ ...tank, leftL: leftToday(tank, loop, feedLpd, today) })),
+      .map((tank) => ({ ...tank, leftL: leftToday(tank, loop, feedLpd, plan.today) })),
     coldestC: loop.coldestC,
     feedLpd,
   });
-  return { recipe, salts, sheet };
+  return { recipe, salts, sheet, strength };
 }
 
 /** An injector draws its stock without being asked: what was left at the last look, less what has gone since. */
@@ -55,19 +50,7 @@ function leftToday(tank: StockTankRow, loop: Loop, feedLpd: number, today: Day):
 }
 
 /** What each loop that has a recipe is fed, by its id. */
-export function loopFeeds(rows: Garden, plan: Plan): Map<number, LoopFeed> {
-  const feeds = new Map<number, LoopFeed>();
-  for (const loop of rows.loops) {
-    const feed = loopFeed(
-      loop,
-      rows.recipes,
-      rows.salts,
-      rows.sources,
-      rows.stockTanks,
-      loopNeedLpd(plan, loop.id),
-      plan.today,
-    );
-    if (feed) feeds.set(loop.id, feed);
-  }
-  return feeds;
+export function loopFeeds(worked: FedFrom): Map<number, LoopFeed> {
+  const feeds = worked.garden.loops.map((loop) => [loop.id, loopFeed(worked, loop)] as const);
+  return new Map(feeds.filter((pair): pair is [number, LoopFeed] => pair[1] !== null));
 }

@@ -25,7 +25,9 @@ export function slipOf(
   const { recipe } = fed ?? {};
   return doseSlip({
     recipe:
-      fed && recipe ? { feed: fed.sheet, salts: fed.salts, bands: { ...recipe, ecTarget: recipe.ecMsPerCm } } : null,
+      fed && recipe
+        ? { feed: fed.sheet, salts: fed.salts, bands: { ...recipe, ...fed.strength, ecTarget: fed.strength.ecMsPerCm } }
+        : null,
     feeding: loop.feeding,
     reading,
     before,
@@ -33,7 +35,7 @@ export function slipOf(
     greatestL: tankLimits(season, loop).greatestL,
     acid: loop.acid,
     heightM: season.garden.climate?.elevationM ?? 0,
-    weakerSourceId: recipe ? weakerSource(season, recipe.ecMsPerCm, loop.sourceId) : null,
+    weakerSourceId: fed ? weakerSource(season, fed.strength.ecMsPerCm, loop.sourceId) : null,
   });
 }
 

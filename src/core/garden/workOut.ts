@@ -46,8 +46,8 @@ export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
       });
     },
     get feeds() {
-      const from = [worked.plan, g.loops, g.recipes, g.salts, g.sources, g.stockTanks] as const;
-      return memo("feeds", from, () => loopFeeds(g, worked.plan));
+      const rows = [g.loops, g.stands, g.recipes, g.salts, g.sources, g.stockTanks] as const;
+      return memo("feeds", [worked.placed, ...rows], () => loopFeeds(worked));
     },
     get supply() {
       return memo("supply", [worked.plan, g.sources, g.stores, g.rain], () => waterSupply(g, worked.plan));

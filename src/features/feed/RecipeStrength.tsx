@@ -1,5 +1,6 @@
 import { formatNumber, quantityText } from "@/core/units/format";
 import type { LoopFeed } from "@/core/garden/loopFeed";
+import { schoolWords } from "./words";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 
@@ -19,15 +20,15 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
               ["factor on the salts", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
             ]}
           >
-            <Quantity value={feed.recipe.ecMsPerCm} dimension="ec" />
+            <Quantity value={feed.strength.ecMsPerCm} dimension="ec" />
           </Why>
         </p>
         <p className="sign text-3xl">
           pH {feed.recipe.phLow}–{feed.recipe.phHigh}
         </p>
         <p className="text-soft">
-          band {quantityText(feed.recipe.ecLow, "ec", units)} – {quantityText(feed.recipe.ecHigh, "ec", units)}, made
-          with {waterName.toLowerCase()}
+          band {quantityText(feed.strength.ecLow, "ec", units)} – {quantityText(feed.strength.ecHigh, "ec", units)},
+          made with {waterName.toLowerCase()}; {schoolWords(feed.strength.school)}
         </p>
       </div>
       {feed.sheet.strength === null && (
@@ -37,7 +38,7 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
             : feed.salts.length === 0
               ? "This recipe has no salts yet: choose some from the shelf."
               : feed.sheet.noStrength === "recipe-too-weak"
-                ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.recipe.ecMsPerCm, "ec", units)}: look at its targets and salts.`
+                ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.strength.ecMsPerCm, "ec", units)}: look at its targets and salts.`
                 : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
         </p>
       )}

@@ -1,5 +1,6 @@
 import type { LoopChangeRule } from "@/core/feed/changeRule";
 import type { SaltsProblem } from "@/core/feed/saltsFile";
+import type { StrengthSchool } from "@/core/feed/strengthSchool";
 import type { StockConflict, StockSolubility } from "@/core/feed/stocks";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
@@ -29,7 +30,8 @@ export function solubilityWords(
   { verdict, nearest, load, coldestC, highestRatioR }: StockSolubility,
   units: UnitPreferences,
 ): string {
-  if (verdict === "clear") return "Everything dissolves with room to spare.";
+  if (verdict === "clear")
+    return `Everything dissolves with room to spare${Number.isFinite(highestRatioR) ? `; at ${quantityText(coldestC, "temperature", units)} it would up to 1:${formatNumber(highestRatioR)}` : ""}.`;
   const what = nearest.kind === "sulfates" ? "The sulfates together" : nearest.name;
   const share = quantityText(load, "share", units);
   const cold = quantityText(coldestC, "temperature", units);
@@ -84,6 +86,20 @@ export function changeWords(rule: LoopChangeRule, units: UnitPreferences): strin
         : `changed when ${formatNumber(rule.tanks, 1)} tanks of water were topped up`;
     case "limits":
       return `changed at ${quantityText(rule.sodiumMgPerL, "concentration", units)} of sodium or ${quantityText(rule.chlorideMgPerL, "concentration", units)} of chloride`;
+  }
+}
+
+/** By which school a loop's strength goes. */
+export function schoolWords({ kind }: StrengthSchool): string {
+  switch (kind) {
+    case "constant":
+      return "always the recipe’s strength";
+    case "age":
+      return "strength by age";
+    case "season":
+      return "strength by season";
+    case "bands":
+      return "strength by the bands of its crops";
   }
 }
 

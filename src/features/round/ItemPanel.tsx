@@ -13,6 +13,8 @@ import { PrintButton } from "@/ui/PrintButton";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
+import { quantityText } from "@/core/units/format";
+import { schoolWords } from "@/features/feed/words";
 import { useCommand } from "@/features/frame/useCommand";
 import { ReadingForm } from "./ReadingForm";
 import { StoreForm } from "./StoreForm";
@@ -73,6 +75,11 @@ export function ItemPanel({
             <PageLink href={`/feed/injector?loop=${task.loopId}`} className={`mt-3 ${buttonClass("go")}`}>
               Calibrate it
             </PageLink>
+          )}
+          {item.amounts.length > 0 && tank?.strength && (
+            <p className="text-soft">
+              Feed of {quantityText(tank.strength.ecMsPerCm, "ec", units)}: {schoolWords(tank.strength.school)}.
+            </p>
           )}
           {item.amounts.length > 0 && (
             <SlipSteps

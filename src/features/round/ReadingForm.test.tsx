@@ -13,6 +13,7 @@ const tank: ReadingView = {
   tankName: "Leaf tank",
   tankL: 750,
   normalFillL: 600,
+  strength: null,
   bands: { ecLow: 1.4, ecHigh: 1.6, phLow: 5.8, phHigh: 6.3 },
   meter: { ecMsPerCm: 1.5, ph: 6, waterC: 20, levelL: 590 },
   days: [

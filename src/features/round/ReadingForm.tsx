@@ -1,4 +1,5 @@
 "use client";
+import { schoolWords } from "@/features/feed/words";
 import { slipQuestion } from "./words";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -61,7 +62,7 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
   };
   const band: Partial<Record<TankFigure, string>> = {
     ...(tank.bands && {
-      ecMsPerCm: `band ${quantityText(tank.bands.ecLow, "ec", meterUnits)} – ${quantityText(tank.bands.ecHigh, "ec", meterUnits)}`,
+      ecMsPerCm: `band ${quantityText(tank.bands.ecLow, "ec", meterUnits)} – ${quantityText(tank.bands.ecHigh, "ec", meterUnits)}${tank.strength && tank.strength.school.kind !== "constant" ? `, ${schoolWords(tank.strength.school)}` : ""}`,
       ph: `band ${tank.bands.phLow} – ${tank.bands.phHigh}`,
     }),
     waterC: `best under ${quantityText(WARM_WATER_C, "temperature", units)}`,

@@ -10,6 +10,8 @@ import { SlipSteps } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
 import { useCommand } from "@/features/frame/useCommand";
 import { Only } from "@/features/frame/who";
+import { quantityText } from "@/core/units/format";
+import { schoolWords } from "@/features/feed/words";
 import { slipFindingWords, slipStepView } from "./slipWords";
 
 /** The slip of a reading, and the button that says it was followed. */
@@ -28,6 +30,11 @@ export function Slip({ entryId, tank }: { entryId: number; tank: ReadingView }) 
           {slipFindingWords(finding, units, (id) => tank.sources.find((source) => source.id === id)?.name)}
         </p>
       ))}
+      {tank.strength && tank.strength.school.kind !== "constant" && (
+        <p className="mt-2 text-soft">
+          {quantityText(tank.strength.ecMsPerCm, "ec", units)} wanted: {schoolWords(tank.strength.school)}.
+        </p>
+      )}
       {slip.steps.length > 0 && <SlipSteps steps={slip.steps.map((step) => slipStepView(step, units))} />}
       <div className="space-y-2">
         {slip.cautions.map((key) => (

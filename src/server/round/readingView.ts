@@ -1,5 +1,6 @@
 import { figuresOf, type TankFigures } from "@/core/feed/tankFigures";
 import type { MeterRow } from "@/core/garden/garden";
+import type { LoopStrength } from "@/core/garden/loopStrength";
 import type { DoseSlip } from "@/core/feed/slip";
 import { tankName } from "@/core/water/tankName";
 import type { Season } from "../garden/season";
@@ -23,6 +24,8 @@ export interface ReadingView {
     readonly phLow: number;
     readonly phHigh: number;
   } | null;
+  /** How strong it is fed today, and by which school. */
+  readonly strength: LoopStrength | null;
   readonly meter: TankFigures | null;
   readonly days: readonly {
     readonly day: number;
@@ -53,7 +56,7 @@ export async function readingView(
   const loop = season.garden.loops.find((candidate) => candidate.id === loopId);
   if (!loop) return null;
   const { gardenId } = season.who;
-  const recipe = season.feeds.get(loopId)?.recipe;
+  const { recipe, strength } = season.feeds.get(loopId) ?? {};
   const until = now();
   const from = new Date(until.getTime() - HISTORY_DAYS * 86_400_000);
   const { days, latest } = await read(async (db) => ({
@@ -66,7 +69,11 @@ export async function readingView(
     tankName: tankName(loop.name),
     tankL: loop.tankL,
     normalFillL: loop.normalFillL,
-    bands: recipe ? { ecLow: recipe.ecLow, ecHigh: recipe.ecHigh, phLow: recipe.phLow, phHigh: recipe.phHigh } : null,
+    bands:
+      recipe && strength
+        ? { ecLow: strength.ecLow, ecHigh: strength.ecHigh, phLow: recipe.phLow, phHigh: recipe.phHigh }
+        : null,
+    strength: strength ?? null,
     meter: last ? figuresOf(last) : null,
     days,
     slip: entry?.slip ?? null,

@@ -97,6 +97,7 @@ test("a timer's parts follow its kind and fit together", () => {
     drainShare: 0,
     pump: null,
     changeRule: { kind: "never" },
+    strength: { kind: "constant" },
     turns: 1,
     recipeId: null,
     sourceId: null,

@@ -1,6 +1,7 @@
 import { NUTRIENTS } from "../../feed/nutrients";
 import { AIMS } from "../../feed/recipeWish";
 import type { LoopChangeRule } from "../../feed/changeRule";
+import type { StrengthSchool } from "../../feed/strengthSchool";
 import { METER_SCALES } from "../../feed/meters";
 import { SALT_FORMS, STOCK_LETTERS } from "../../feed/salts";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
@@ -170,5 +171,31 @@ export const CHANGE_RULE = unionField<LoopChangeRule>()({
       numberField("sodiumMgPerL", "Sodium", "concentration", 1, 5000),
       numberField("chlorideMgPerL", "Chloride", "concentration", 1, 5000),
     ],
+  },
+});
+
+/** By which school the strength of a loop's feed follows age and season. */
+export const STRENGTH = unionField<StrengthSchool>()({
+  name: "strength",
+  label: "The feed is",
+  initial: { kind: "constant" },
+  labels: {
+    constant: "always as strong as the recipe",
+    age: "weak for seedlings, stronger with age",
+    season: "weaker in bright months, stronger in dark ones",
+    bands: "what suits most of the crops that share the tank",
+  },
+  kinds: {
+    constant: [],
+    age: [
+      numberField("ecAtStart", "EC for seedlings", "ec", 0.05, 10),
+      numberField("ecAtMaturity", "EC for grown plants", "ec", 0.05, 10),
+      numberField("maturityDays", "Grown after", "days", 1, 400),
+    ],
+    season: [
+      numberField("ecBright", "EC on the brightest days", "ec", 0.05, 10),
+      numberField("ecDark", "EC on the darkest days", "ec", 0.05, 10),
+    ],
+    bands: [],
   },
 });

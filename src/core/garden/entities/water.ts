@@ -2,7 +2,7 @@ import { NUTRIENTS } from "../../feed/nutrients";
 import { STOCK_LETTERS } from "../../feed/salts";
 import { PIPE_WALLS, type LoopPump } from "../../water/loopPump";
 import type { TimerProgram } from "../../water/timer";
-import { CHANGE_RULE } from "./feed";
+import { CHANGE_RULE, STRENGTH } from "./feed";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
 export const SOURCE = entity({
@@ -297,6 +297,7 @@ export const LOOP = entity({
     TIMER,
     PUMP,
     CHANGE_RULE,
+    STRENGTH,
   ],
 });
 

@@ -1,7 +1,7 @@
 import { solver } from "../../../../tests/engines/highs";
 import type { SolveProgram } from "../../numeric/solveProgram";
 import { COMMON_UNITS } from "../../growth/harvestUnit";
-import { dayFromIso, isoFromDay } from "../../units/day";
+import { dayFromIso, isoFromDay, type Day } from "../../units/day";
 import { apply, settle, type Changes, type Tables } from "../changes";
 import { RULES } from "../entities";
 import { NO_FACTS } from "../facts";
@@ -9,6 +9,7 @@ import { gardenOf } from "../gardenOf";
 import { houseViews } from "../placeView";
 import { remediesOf } from "../remedies";
 import { ruleOf, type LoopChangeRule } from "../../feed/changeRule";
+import type { StrengthSchool } from "../../feed/strengthSchool";
 import { tankDays } from "../../feed/tankDays";
 import { changeDue } from "../changeDue";
 import { changeInput, CHANGE_SCHOOLS, USUAL_HABITS } from "../keepOrChange";
@@ -177,4 +178,27 @@ test("a change is due by the rule of its loop, counted from the last one in the 
   expect(due({ kind: "topped-up", tanks: 50 }, today - 5)).toBeNull();
   // A thousandth of a tank is drunk on the first day on which anything is.
   expect(due({ kind: "topped-up", tanks: 0.001 }, today - 5)).toBeGreaterThan(today - 5);
+});
+
+test("a loop is fed by its school: by age between seedling and grown, by season between dark and bright, by bands who fits", () => {
+  const ecOf = (today: Day, strength: StrengthSchool) => {
+    const friday = opened("Friday house", today);
+    const loops = friday.garden.loops.map((loop) => ({ ...loop, strength }));
+    const worked = workOut({ ...friday.garden, loops }, NO_FACTS, today);
+    const feed = worked.feeds.get(loops[0]!.id)!;
+    expect(feed.sheet.strength).not.toBeNull();
+    expect(feed.strength.ecLow).toBeLessThanOrEqual(feed.strength.ecMsPerCm);
+    return feed.strength.ecMsPerCm;
+  };
+  const written = ecOf(DAYS[2]!, { kind: "constant" });
+  const byAge = ecOf(DAYS[2]!, { kind: "age", ecAtStart: 0.5, ecAtMaturity: written, maturityDays: 300 });
+  expect(byAge).toBeGreaterThan(0.5);
+  expect(byAge).toBeLessThan(written);
+  const season = { kind: "season", ecBright: 1.2, ecDark: 1.6 } as const;
+  const [june, december] = [ecOf(dayFromIso("2027-06-21"), season), ecOf(dayFromIso("2027-12-21"), season)];
+  expect(june).toBeCloseTo(1.2, 1);
+  expect(december).toBeCloseTo(1.6, 1);
+  const bands = ecOf(DAYS[2]!, { kind: "bands" });
+  const crops = opened("Friday house", DAYS[2]!).garden.varieties;
+  expect(crops.some(({ ecLow, ecHigh }) => bands >= ecLow! && bands <= ecHigh!)).toBe(true);
 });
