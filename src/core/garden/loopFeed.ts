@@ -1,21 +1,13 @@
-import type { Loop, Recipe, StockTankRow } from "./garden";
+import type { LoopFeed } from "./fed";
+import type { Loop, StockTankRow } from "./garden";
 import { loopNeedLpd } from "./loopNeed";
-import { loopStrength, type LoopStrength } from "./loopStrength";
+import { loopStrength } from "./loopStrength";
 import { recipeSaltsOf, wishOf } from "./recipeAmounts";
-import { feedSheet, type FeedSheet, type RecipeSalt } from "../feed/feedSheet";
+import { feedSheet } from "../feed/feedSheet";
 import { concentrationFactor } from "../feed/stocks";
 import type { Day } from "../units/day";
 
 type FedFrom = Parameters<typeof loopStrength>[0];
-
-/** A loop's recipe worked out with its water, salts and stocks. */
-export interface LoopFeed {
-  readonly recipe: Recipe;
-  readonly salts: readonly RecipeSalt[];
-  readonly sheet: FeedSheet;
-  /** How strong it is made today, and by which school. */
-  readonly strength: LoopStrength;
-}
 
 /** What a loop is fed; null for one without a recipe. */
 function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {

@@ -3,22 +3,13 @@ import type { EcWish } from "../feed/sharedEc";
 import { sunOfDay } from "../place/climate/sun";
 import type { Day } from "../units/day";
 import { dayOfYear } from "./climate";
+import type { LoopStrength } from "./fed";
 import type { Garden, Recipe } from "./garden";
 import { memo } from "./memo";
 import { plantsWithin, standsWithStays } from "./standing";
 import type { Worked } from "./worked";
 
 type Standing = Pick<Worked, "garden" | "plan" | "placed" | "growingAreaStands" | "today" | "input">;
-
-/** How strong a loop is fed today, and by what. */
-export interface LoopStrength {
-  readonly school: StrengthSchool;
-  readonly ecMsPerCm: number;
-  readonly ecLow: number;
-  readonly ecHigh: number;
-  /** Nothing that stands there tells what the school asks for: the recipe's strength is kept. */
-  readonly lacks: "plants" | "bands" | null;
-}
 
 /** Plants of a crop and an age that stand on a loop on a day. */
 interface Aged {

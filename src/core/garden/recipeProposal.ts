@@ -7,7 +7,7 @@ import { missSumOf, uniqueAmounts, USUAL_WEIGHTS } from "../feed/solveRecipe";
 import { whatLimits, type RecipeLimit } from "../feed/whatLimits";
 import type { SolveProgram } from "../numeric/solveProgram";
 import type { Garden, Recipe, Source } from "./garden";
-import type { LoopFeed } from "./loopFeed";
+import type { LoopFeed } from "./fed";
 import { memo } from "./memo";
 import { recipeSaltsOf, solvedWith, wishOf } from "./recipeAmounts";
 

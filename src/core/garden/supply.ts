@@ -2,7 +2,7 @@ import type { Plan } from "../batches/plan";
 import type { SaltStore } from "../batches/shortages";
 import { supplyHorizon, type SupplyHorizon } from "../water/supply";
 import type { Garden, Source } from "./garden";
-import type { LoopFeed } from "./loopFeed";
+import type { LoopFeed } from "./fed";
 
 /** Litres a day that a source without a store can give. */
 export function sourceLimitLpd(source: Pick<Source, "kind" | "flowLph" | "hoursPerDay" | "allowanceLpd">): number {

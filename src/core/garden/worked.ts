@@ -8,7 +8,7 @@ import type { Day } from "../units/day";
 import type { SupplyHorizon } from "../water/supply";
 import type { Facts } from "./facts";
 import type { Garden, Stand } from "./garden";
-import type { LoopFeed } from "./loopFeed";
+import type { LoopFeed } from "./fed";
 
 /** A garden worked out: its parts are made when they are asked for. */
 export interface Worked {

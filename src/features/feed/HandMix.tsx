@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { feedAmounts } from "@/core/round/tankItems";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import type { Loop } from "@/core/garden/garden";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";

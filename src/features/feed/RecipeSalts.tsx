@@ -1,5 +1,5 @@
 import { formatNumber, quantityText } from "@/core/units/format";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { roundFeedL } from "./words";

@@ -1,5 +1,5 @@
 "use client";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import type { SolveAgain } from "@/core/garden/recipeProposal";
 import type { SaltRow } from "@/core/garden/garden";
 import type { Recipe } from "@/core/garden/garden";

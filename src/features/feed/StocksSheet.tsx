@@ -4,7 +4,7 @@ import { CAUTIONS } from "@/core/feed/cautions";
 import type { StockSheet } from "@/core/feed/feedSheet";
 import { dayInWords, type Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import type { StockTankRow } from "@/core/garden/garden";
 import type { Loop } from "@/core/garden/garden";
 import { CautionNote } from "@/ui/Caution";

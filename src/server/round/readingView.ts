@@ -1,6 +1,6 @@
 import { figuresOf, type TankFigures } from "@/core/feed/tankFigures";
 import type { MeterRow } from "@/core/garden/garden";
-import type { LoopStrength } from "@/core/garden/loopStrength";
+import type { LoopStrength } from "@/core/garden/fed";
 import type { DoseSlip } from "@/core/feed/slip";
 import { tankName } from "@/core/water/tankName";
 import type { Season } from "../garden/season";

@@ -1,5 +1,5 @@
 import { screen, waitFor } from "@testing-library/react";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import type { RecipeProposal } from "@/core/garden/recipeProposal";
 import { recipeResult } from "@/core/feed/recipeResult";
 import { METRIC } from "@/core/units/dimensions";

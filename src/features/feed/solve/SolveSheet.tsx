@@ -1,6 +1,6 @@
 "use client";
 import { MG_CACO3_PER_MEQ } from "@/core/feed/nutrients";
-import type { LoopFeed } from "@/core/garden/loopFeed";
+import type { LoopFeed } from "@/core/garden/fed";
 import type { RecipeProposal, SaltsFrom, SolvedBy } from "@/core/garden/recipeProposal";
 import { percentText, quantityText } from "@/core/units/format";
 import { useCommand } from "@/features/frame/useCommand";

@@ -1,11 +1,19 @@
 "use client";
+import type { SharedEc } from "@/core/feed/sharedEc";
 import type { StrengthSchool } from "@/core/feed/strengthSchool";
 import { quantityText } from "@/core/units/format";
 import { Only } from "@/features/frame/who";
 import { QuantityBlank } from "@/ui/blank/Blank";
 import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
-import type { Judged } from "./StrengthSheet";
+
+/** A school with what it comes to. */
+export interface Judged {
+  readonly school: StrengthSchool;
+  readonly ecMsPerCm: number | null;
+  readonly lacks: "plants" | "bands" | null;
+  readonly outside: Omit<SharedEc, "from" | "to"> | null;
+}
 
 interface SchoolRowProps {
   readonly judged: Judged;

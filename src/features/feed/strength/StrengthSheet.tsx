@@ -1,6 +1,6 @@
 "use client";
 import { useMemo, useState } from "react";
-import { outsideAt, shouldNotShare, type Apart, type SharedEc } from "@/core/feed/sharedEc";
+import { outsideAt, shouldNotShare, type Apart } from "@/core/feed/sharedEc";
 import {
   schoolEc,
   STRENGTH_KINDS,
@@ -18,7 +18,7 @@ import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
 import { useUnits } from "@/ui/units";
 import { BandStrips } from "./BandStrips";
-import { SchoolRow } from "./SchoolRow";
+import { SchoolRow, type Judged } from "./SchoolRow";
 
 export interface StrengthSheetProps {
   readonly loops: readonly { readonly id: number; readonly name: string }[];
@@ -28,14 +28,6 @@ export interface StrengthSheetProps {
   /** Crops of the weeks ahead that tell no band. */
   readonly untold: readonly string[];
   readonly aheadDays: number;
-}
-
-/** A school with what it comes to. */
-export interface Judged {
-  readonly school: StrengthSchool;
-  readonly ecMsPerCm: number | null;
-  readonly lacks: "plants" | "bands" | null;
-  readonly outside: Omit<SharedEc, "from" | "to"> | null;
 }
 
 /** The four schools of strength on a loop's own crops; one is chosen, and every dose follows it. */
