@@ -38,6 +38,7 @@ const PAGES = [
   "/water/quality",
   "/feed",
   "/feed/injector",
+  "/feed/acid",
   "/feed/strength",
   "/feed/change",
   "/feed/solve",

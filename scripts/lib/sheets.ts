@@ -11,6 +11,8 @@ export const SHEETS: readonly string[] = [
     "/feed/stocks",
     "/feed/stocks?loop=3",
     "/feed/injector",
+    "/feed/acid",
+    "/feed/acid?loop=2",
     "/feed/strength",
     "/feed/strength?loop=2",
     "/feed/change",

@@ -340,3 +340,32 @@ test("a pump's table whose head rises again is refused by its point, and the loo
   });
   expect(await open()).toEqual(form);
 });
+
+test("a tank teaches how it answers to acid: from three doses on the slip goes by its log, and says what is worked out", async () => {
+  const { enterReading, doseDone } = await round();
+  const read = async (ph: number) => {
+    const figures = { loopId: 1, ecMsPerCm: 1.5, ph, waterC: 20, levelL: 600, sure: true };
+    const { value } = (await enterReading(figures)) as { value: number };
+    const [{ step }] = (await rows(
+      "select (select one from jsonb_array_elements(what -> 'slip' -> 'steps') one where one ->> 'do' = 'acid') as step from log_entry where id = $1",
+      [value],
+    )) as [{ step: { amount: number; learned?: object } | null }];
+    return { value, step };
+  };
+  for (const after of [6.6, 6.5, 6.4]) {
+    const high = await read(6.9);
+    expect(high.step!.learned).toBeUndefined();
+    expect(await doseDone({ entryId: high.value })).toMatchObject({ ok: true });
+    await read(after);
+  }
+  const { step } = await read(6.9);
+  const { amount, learned } = step as {
+    amount: number;
+    learned: { pairs: number; least: number; greatest: number; workedOut: number };
+  };
+  expect(learned.pairs).toBe(3);
+  // The same dose moved it by 0.3, 0.4 and 0.5: by the middle one, half the way to the middle of the band.
+  expect(amount / learned.workedOut).toBeCloseTo((6.9 - 6) / 2 / 0.4, 6);
+  expect(learned.least / amount).toBeCloseTo(0.4 / 0.5, 6);
+  expect(learned.greatest / amount).toBeCloseTo(0.4 / 0.3, 6);
+});

@@ -231,6 +231,7 @@ for (const [size, viewport] of SIZES)
         "/feed",
         "/feed/stocks",
         "/feed/injector",
+        "/feed/acid",
         "/feed/strength",
         "/feed/change",
         "/feed/solve",

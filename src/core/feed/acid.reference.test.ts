@@ -1,4 +1,6 @@
 import acid from "../../../tests/reference/feed/acid.json";
+import { acidForWater, acidsWithin, type AcidAnswer } from "./acidForWater";
+import { stockTankG } from "./stocks";
 import { acidAmount, acidMeqPerL, aeratedAlkalinityMeqPerL, bicarbonateG, phAfterAcid, type TankAcid } from "./phDose";
 
 interface Given {
@@ -10,6 +12,9 @@ interface Given {
   readonly density_gmL?: number;
   readonly pCO2_ppm?: number;
   readonly pH?: number;
+  readonly tank_L?: number;
+  readonly ratio_R?: number;
+  readonly stockTank_L?: number;
 }
 interface Case {
   readonly name: string;
@@ -43,7 +48,7 @@ test.each(closed)("acid for alkalinity: $name", ({ given, expect: want, tol }) =
   within(phAfterAcid(tank, want.acid_meqL as number) as number, given.pH_target!, 0, 0.03);
 });
 
-const ACIDS: readonly string[] = ["phosphoric", "nitric", "citric"] satisfies TankAcid[];
+const ACIDS: readonly string[] = ["phosphoric", "nitric", "sulfuric", "citric"] satisfies TankAcid[];
 const dosed = closed.filter(
   ({ given, expect: want }) => ACIDS.includes(given.acid!) && (want.mL_per_1000L ?? want.g_per_1000L_anhydrous),
 );
@@ -81,4 +86,56 @@ test("water in the air at pH 7 keeps what Henry's law gives it", () => {
   const co2MmolPerL = 1000 * 10 ** -1.47 * 420e-6;
   expect(co2MmolPerL).toBeCloseTo(0.01423, 5);
   expect(aeratedAlkalinityMeqPerL(7)).toBeCloseTo(0.06366, 4);
+});
+
+const wished = (given: Given, leaveMeqPerL: number | null = null) =>
+  acidForWater({
+    ...{ alkalinityMgCaco3PerL: given.alkalinity_mgL_CaCO3!, ph: given.pH_initial!, leaveMeqPerL },
+    ...{ targetPh: given.pH_target ?? 3.5, acid: (given.acid ?? "nitric") as TankAcid },
+    ...{ massPercent: given.strength_pct_w ?? 38, densityGPerMl: given.density_gmL ?? 1.234 },
+  });
+test.each(closed.filter(({ expect: want }) => want.acidNeeded !== false && want.practically === undefined))(
+  "water by the sheet: $name",
+  ({ given, expect: want }) => {
+    const found = wished(given) as AcidAnswer;
+    within(found.meqPerL, want.acid_meqL as number, 0.01);
+    within(found.phNow, given.pH_target!, 0, 0.03);
+    const amount = want.mL_per_1000L ?? want.g_per_1000L_anhydrous;
+    if (amount !== undefined) within(found.per1000L, amount as number, 0.01);
+    const brought = want.N_added_mgL ?? want.P_added_mgL ?? want.S_added_mgL;
+    if (brought !== undefined) within(found.addsMgPerL!.mgPerL, brought as number, 0.01);
+    if (want.pH_open_420ppm !== undefined) within(found.phLater, want.pH_open_420ppm as number, 0, 0.03);
+    if (want.mL_for_tank !== undefined)
+      within(found.per1000L * (given.tank_L! / 1000), want.mL_for_tank as number, 0.01);
+    if (want.mL_per_stockTank !== undefined)
+      within(stockTankG(found.per1000L, given.ratio_R!, given.stockTank_L!), want.mL_per_stockTank as number, 0.01);
+    if (want.residualAlkalinity_meqL !== undefined)
+      within(found.leftMeqPerL, want.residualAlkalinity_meqL as number, 0.01, 0.01);
+  },
+);
+test.each(cases.filter(({ given }) => "leaveAlkalinity_meqL" in given))("$name", ({ given, expect: want }) => {
+  const found = wished(given, (given as Given & { leaveAlkalinity_meqL: number }).leaveAlkalinity_meqL) as AcidAnswer;
+  within(found.meqPerL, want.acid_meqL as number, 0.001, 1e-6);
+  within(found.per1000L, want.mL_per_1000L as number, 0.001, 1e-6);
+  within(found.phNow, want.pH_closed as number, 0, 0.02);
+  within(found.phLater, want.pH_open_420ppm as number, 0, 0.03);
+});
+
+test("a pH that its alkalinity cannot have is refused", () => {
+  const { given } = cases.find(({ expect: want }) => want.plausible === false)!;
+  expect(wished(given)).toBe("not-carbonate");
+});
+
+test("each acid goes as far as the recipe has room for what it brings, then the next one", () => {
+  const { shares, leftMeqPerL } = acidsWithin(
+    3,
+    ["nitric", "phosphoric", "citric"],
+    { "NO3-N": 14.007, P: 30.974 },
+    5.8,
+  );
+  expect(shares.map(({ acid }) => acid)).toEqual(["nitric", "phosphoric", "citric"]);
+  expect(shares[0]!.meqPerL).toBeCloseTo(1, 6);
+  expect(shares.reduce((sum, { meqPerL }) => sum + meqPerL, 0)).toBeCloseTo(3, 9);
+  expect(leftMeqPerL).toBe(0);
+  expect(acidsWithin(3, ["nitric"], { "NO3-N": 0 }, 5.8)).toEqual({ shares: [], leftMeqPerL: 3 });
 });

@@ -9,6 +9,7 @@ import {
   TANK_ACIDS,
   type TankBuffer,
 } from "./phDose";
+import { learnedAmount } from "./learnedResponse";
 import type { DoseSlipInput, SlipStep } from "./slip";
 
 export { PH_RANGE };
@@ -23,7 +24,11 @@ export const GENERAL_PH_BAND = { phLow: 5.5, phHigh: 6.5 } as const;
  * @param volumeL of the tank, with what the slip adds
  * @source phDose.ts
  */
-export function acidSteps(ph: number, volumeL: number, { recipe, acid }: DoseSlipInput): SlipStep[] {
+export function acidSteps(
+  ph: number,
+  volumeL: number,
+  { recipe, acid, acidStrength, response }: DoseSlipInput,
+): SlipStep[] {
   requireRange("acidSteps", "ph", ph, 0, 14);
   requireRange("acidSteps", "volumeL", volumeL, 0);
   const { phLow, phHigh } = recipe?.bands ?? GENERAL_PH_BAND;
@@ -43,8 +48,14 @@ export function acidSteps(ph: number, volumeL: number, { recipe, acid }: DoseSli
   if (halfwayPh === "past-range") return [];
   const meq = (meqPerL * volumeL) / 2;
   if (meq > 0) {
-    const amount = acidAmount(acid, meq, targetPh);
-    return [{ do: "acid", acid, amount, unit: TANK_ACIDS[acid].unit, halfwayPh }];
+    const { massPercent, densityGPerMl } = acidStrength ?? TANK_ACIDS[acid];
+    const workedOut = acidAmount(acid, meq, targetPh, massPercent, densityGPerMl);
+    const step = { do: "acid", acid, unit: TANK_ACIDS[acid].unit, halfwayPh, massPercent } as const;
+    if (!response) return [{ ...step, amount: workedOut }];
+    const half = (median: number) => learnedAmount({ median }, volumeL, ph - targetPh) / 2;
+    const { pairs, least, greatest, median } = response;
+    const learned = { pairs, least: half(least), greatest: half(greatest), workedOut };
+    return [{ ...step, amount: half(median), learned }];
   }
   return [{ do: "base", grams: bicarbonateG(-meq), halfwayPh }];
 }

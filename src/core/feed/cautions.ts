@@ -9,6 +9,10 @@ export const CAUTIONS = {
     short: "Acid: goggles and gloves, acid into water, never the other way; far from chlorine cleaner.",
     more: "Ventilate and keep water at hand. Acid with hypochlorite gives chlorine gas; acid into bicarbonate water foams. Store apart, locked and labelled. The product's label and safety data sheet and local law go before this page.",
   },
+  strongAcid: {
+    short: "Strong nitric or sulfuric acid: for trained hands; face shield, apron, never alone.",
+    more: "Nitric acid never with organics, citric acid, metals or chelates: brown, poisonous fumes. No battery or descaling acid for food. Acid into bicarbonate water foams carbon dioxide: no pits, no closed stores. In some countries it may not be sold to or held by the public: local law, the label and the safety data sheet go before this page.",
+  },
   salts: {
     short: "Nitrates are oxidisers: dry, away from fuel and acid. Mask and gloves for dust.",
     more: "Some nitrates may not be sold to or held by the public in some countries: follow local law, the label and the safety data sheet. Nothing mixed for plants goes into drinks containers.",

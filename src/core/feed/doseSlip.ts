@@ -53,7 +53,7 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
   };
 }
 
-function checkReading({ reading, before, recipe, normalFillL, greatestL }: DoseSlipInput): void {
+function checkReading({ reading, before, recipe, acidStrength, normalFillL, greatestL }: DoseSlipInput): void {
   for (const { name, least, greatest } of TANK_FIGURES)
     if (reading[name] !== null) requireRange("doseSlip", name, reading[name], least, greatest);
   requireFigures("doseSlip", before ?? {}, { ecMsPerCm: [0, 20], levelL: [0, 1_000_000] });
@@ -64,6 +64,7 @@ function checkReading({ reading, before, recipe, normalFillL, greatestL }: DoseS
     phLow: [PH_RANGE.least, PH_RANGE.greatest],
     phHigh: [PH_RANGE.least, PH_RANGE.greatest],
   });
+  requireFigures("doseSlip", acidStrength ?? {}, { massPercent: [0.1, 100], densityGPerMl: [0.5, 3] });
   requireRange("doseSlip", "normalFillL", normalFillL, 0, 1_000_000);
   requireRange("doseSlip", "greatestL", greatestL, 0, 1_000_000);
 }

@@ -8,6 +8,7 @@ import { ecOfIons } from "./ec";
 import { injectorVerdict, pressureVerdict } from "../water/injector";
 import { calibrate, headsInSeries, dialPercent, strokeError } from "./calibration";
 import { acidAmount, acidMeqPerL, phAfterAcid } from "./phDose";
+import { learnedAmount, learnedResponse } from "./learnedResponse";
 import { SALT_LIBRARY, stockFor, type Salt } from "./salts";
 import { strengthForEc } from "./scaleToEc";
 import { concentrationFactor, stockConflict, stockDaysLeft, stockMl, stockSolubility, stockTankG } from "./stocks";
@@ -195,4 +196,14 @@ test.each(having(correction, "acid_meqL"))("$name", ({ given, expect: want, tol 
     tol.rel,
   );
   within(phAfterAcid(buffer, meqPerL / 2) as number, want.pH_afterFirstHalf, 0, tol.pH_abs);
+});
+
+test.each(having(correction, "log"))("$name", ({ given, expect: want }) => {
+  const pairs = (given.log as { acid_mL: number; pH_before: number; pH_after: number }[]).map((one) => ({
+    ...{ amount: one.acid_mL, volumeL: 100, phBefore: one.pH_before, phAfter: one.pH_after },
+  }));
+  const found = learnedResponse(pairs)!;
+  within(found.median, want["mL_per_0.1pH_mean"], 0.001);
+  within(learnedAmount(found, 100, given.pH_now - given.pH_target), want.mL_mean, 0.001);
+  expect(learnedResponse(pairs.slice(0, 2))).toBeNull();
 });

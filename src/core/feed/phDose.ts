@@ -91,9 +91,17 @@ export const TANK_ACIDS = {
 } as const;
 export type TankAcid = keyof typeof TANK_ACIDS;
 
+/** Nitric and sulfuric acid stronger than the usual bottle: for keepers, and for hands that were trained. */
+export function isForKeepers(acid: TankAcid, massPercent: number): boolean {
+  requireRange("isForKeepers", "massPercent", massPercent, 0.1, 100);
+  return (acid === "nitric" || acid === "sulfuric") && massPercent > TANK_ACIDS[acid].massPercent;
+}
+
 /**
  * Millilitres (grams for citric acid, a solid) of an acid for a number of equivalents. Phosphoric gives
  * 1 + [HPO4]/([H2PO4] + [HPO4]) equivalents a mole, by the target pH; sulfuric 2, nitric 1.
+ *
+ * @source strength eq/L = 10 · w% · density · (eq/mol) ÷ molar mass; tests/reference/feed/acid.json
  */
 export function acidAmount(
   acid: TankAcid,
@@ -106,15 +114,24 @@ export function acidAmount(
   requireRange("acidAmount", "targetPh", targetPh, PH_RANGE.least, PH_RANGE.greatest);
   requireRange("acidAmount", "massPercent", massPercent, 0.1, 100);
   requireRange("acidAmount", "densityGPerMl", densityGPerMl, 0.5, 3);
+  const grams = ((meq / 1000) * MOLAR_MASS[acid]) / equivalentsPerMole(acid, targetPh);
+  return acid === "citric" ? (grams * 100) / massPercent : (grams * 100) / massPercent / densityGPerMl;
+}
+
+const MOLAR_MASS = { citric: 192.12, phosphoric: 98, nitric: 63.01, sulfuric: 98.08 } as const;
+
+/** Equivalents that a mole of an acid gives at a pH. @example equivalentsPerMole("phosphoric", 6) // 1.06 */
+export function equivalentsPerMole(acid: TankAcid, ph: number): number {
+  requireRange("equivalentsPerMole", "ph", ph, PH_RANGE.least, PH_RANGE.greatest);
   switch (acid) {
     case "phosphoric":
-      return meq / (((10 * massPercent * densityGPerMl) / 98) * phosphateCharge(targetPh));
-    case "nitric":
-      return meq / ((10 * massPercent * densityGPerMl) / 63.01);
-    case "sulfuric":
-      return meq / (((10 * massPercent * densityGPerMl) / 98.08) * 2);
+      return phosphateCharge(ph);
     case "citric":
-      return (meq * 192.12) / 1000 / citricCharge(targetPh);
+      return citricCharge(ph);
+    case "nitric":
+      return 1;
+    case "sulfuric":
+      return 2;
   }
 }
 

@@ -1,6 +1,7 @@
 import type { TankFigure, TankFigures } from "./tankFigures";
 import type { CautionKey } from "./cautions";
 import type { FeedSheet } from "./feedSheet";
+import type { LearnedResponse } from "./learnedResponse";
 import type { TankAcid } from "./phDose";
 import type { StockLetter } from "./salts";
 
@@ -23,6 +24,15 @@ export type SlipStep =
       readonly amount: number;
       readonly unit: "mL" | "g";
       readonly halfwayPh: number;
+      /** Percent by mass; slips of before were of the usual bottle. */
+      readonly massPercent?: number;
+      /** Told by the tank's own log; beside it what the charge balance would give. */
+      readonly learned?: {
+        readonly pairs: number;
+        readonly least: number;
+        readonly greatest: number;
+        readonly workedOut: number;
+      };
     }
   | { readonly do: "base"; readonly grams: number; readonly halfwayPh: number }
   | { readonly do: "wait"; readonly minutes: number; readonly before: "stock-b" | "reading-again" };
@@ -74,6 +84,10 @@ export interface DoseSlipInput {
   /** Level that must not be passed: the rim less what drains back and freeboard. */
   readonly greatestL: number;
   readonly acid: TankAcid;
+  /** Of another bottle than the usual one. */
+  readonly acidStrength?: { readonly massPercent: number; readonly densityGPerMl: number } | null;
+  /** How the tank has answered to this acid; null while its log tells too little. */
+  readonly response?: LearnedResponse | null;
   /** Over the sea; 0 where it is not told. */
   readonly heightM?: number;
   /** A source weaker than the target, where there is one. */

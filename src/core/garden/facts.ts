@@ -2,6 +2,8 @@ import type { PickedUnits } from "../batches/deliveryStates";
 import type { CalibrationRun } from "../feed/calibration";
 import type { StockLetter } from "../feed/salts";
 import type { MixedSalt } from "../round/log";
+import type { DosePair } from "../feed/learnedResponse";
+import type { TankAcid } from "../feed/phDose";
 import type { DoseSlip } from "../feed/slip";
 import type { Day } from "../units/day";
 import type { CatchCanTest } from "../water/catchCans";
@@ -53,6 +55,13 @@ export interface CalibrationFact extends CalibrationRun {
   readonly day: Day;
 }
 
+/** A dose of acid with the readings before and within three hours after it. */
+export interface AcidPair extends DosePair {
+  readonly loopId: number;
+  readonly acid: TankAcid;
+  readonly massPercent: number;
+}
+
 /** A batch of stock that was mixed. */
 export interface MixFact {
   readonly entryId: number;
@@ -77,11 +86,13 @@ export interface Facts {
   readonly solutionChanges: readonly SolutionChange[];
   /** The last one of each loop. */
   readonly calibrations: readonly CalibrationFact[];
+  /** Of each loop the last ones, newest first. */
+  readonly acidPairs: readonly AcidPair[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
 }
 
 export const NO_FACTS: Facts = {
-  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [], calibrations: [] },
+  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [], calibrations: [], acidPairs: [] },
   settledKeys: new Set(),
 };

@@ -1,6 +1,9 @@
 import type { Worked } from "./worked";
 import type { TankFigures } from "../feed/tankFigures";
-import type { DoseSlip } from "../feed/slip";
+import type { DoseSlip, DoseSlipInput } from "../feed/slip";
+import { learnedResponse, type LearnedResponse } from "../feed/learnedResponse";
+import { TANK_ACIDS } from "../feed/phDose";
+import type { Loop } from "./garden";
 import { doseSlip } from "../feed/doseSlip";
 import { ecOfIons } from "../feed/ec";
 import { ionsFromElements } from "../feed/nutrients";
@@ -34,9 +37,27 @@ export function slipOf(
     normalFillL: loop.normalFillL,
     greatestL: tankLimits(season, loop).greatestL,
     acid: loop.acid,
+    acidStrength: acidStrengthOf(loop),
+    response: acidResponse(season, loop),
     heightM: season.garden.climate?.elevationM ?? 0,
     weakerSourceId: fed ? weakerSource(season, fed.strength.ecMsPerCm, loop.sourceId) : null,
   });
+}
+
+/** The bottle of a loop, where it is not the usual one. */
+export function acidStrengthOf({ acidPercent, acidDensityKgPerL }: Loop): DoseSlipInput["acidStrength"] {
+  if (acidPercent === null || acidDensityKgPerL === null) return null;
+  return { massPercent: acidPercent, densityGPerMl: acidDensityKgPerL };
+}
+
+/** How a loop's tank has answered to the acid that it has now. @source learnedResponse */
+export function acidResponse({ facts }: Pick<Worked, "facts">, loop: Loop): LearnedResponse | null {
+  const { massPercent } = acidStrengthOf(loop) ?? TANK_ACIDS[loop.acid];
+  return learnedResponse(
+    facts.acidPairs.filter(
+      (pair) => pair.loopId === loop.id && pair.acid === loop.acid && pair.massPercent === massPercent,
+    ),
+  );
 }
 
 /** The source with the lowest EC of those that are weaker than the target, other than the one in use. */

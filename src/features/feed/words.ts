@@ -1,4 +1,5 @@
 import type { LoopChangeRule } from "@/core/feed/changeRule";
+import { TANK_ACIDS, type TankAcid } from "@/core/feed/phDose";
 import type { SaltsProblem } from "@/core/feed/saltsFile";
 import type { StrengthSchool } from "@/core/feed/strengthSchool";
 import type { StockConflict, StockSolubility } from "@/core/feed/stocks";
@@ -87,6 +88,18 @@ export function changeWords(rule: LoopChangeRule, units: UnitPreferences): strin
     case "limits":
       return `changed at ${quantityText(rule.sodiumMgPerL, "concentration", units)} of sodium or ${quantityText(rule.chlorideMgPerL, "concentration", units)} of chloride`;
   }
+}
+
+const ACIDS: Readonly<Record<TankAcid, string>> = {
+  citric: "Citric acid",
+  phosphoric: "Phosphoric acid",
+  nitric: "Nitric acid",
+  sulfuric: "Sulfuric acid",
+};
+
+/** "Nitric acid 38 %"; citric acid is a solid. */
+export function acidName(acid: TankAcid, massPercent: number = TANK_ACIDS[acid].massPercent): string {
+  return acid === "citric" ? ACIDS.citric : `${ACIDS[acid]} ${formatNumber(massPercent)} %`;
 }
 
 /** By which school a loop's strength goes. */

@@ -25,6 +25,7 @@ export const SHEETS: readonly Way[] = [
   { href: "/feed", name: "Feed", about: "recipe", key: "f" },
   { href: "/feed/stocks", name: "Stocks", about: "tanks A and B, how long they last" },
   { href: "/feed/injector", name: "Injector", about: "does it dose at every bank, calibration" },
+  { href: "/feed/acid", name: "Acid", about: "how much acid the water takes" },
   { href: "/feed/strength", name: "Strength", about: "by age, season and crop" },
   { href: "/feed/shelf", name: "Shelf", about: "salts on hand" },
   { href: "/growth", name: "Growth", about: "crops", key: "g" },

@@ -12,6 +12,7 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
   loop_normal_fill_fits: "The normal fill level is more than the tank holds.",
   loop_injector_has_range: "An injector needs its flow range.",
   loop_injector_range: "The injector's maximum flow is under its minimum.",
+  loop_acid_told_whole: "Another strength of acid needs its density too.",
   loop_injector_ratios: "The injector's weakest setting is under its strongest.",
   loop_injector_heads: "The injector's maximum pressure is under its minimum.",
   stock_tank_not_overfull: "More is left than the stock tank holds.",

@@ -1,6 +1,6 @@
 import type { TankFigure } from "@/core/feed/tankFigures";
-import type { TankAcid } from "@/core/feed/phDose";
 import type { SlipFinding, SlipStep } from "@/core/feed/slip";
+import { acidName } from "@/features/feed/words";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { quantityText } from "@/core/units/format";
 import type { SlipStepView } from "@/ui/SlipSteps";
@@ -86,12 +86,18 @@ const HOW: Readonly<Partial<Record<SlipStep["do"], string>>> = {
   base: "What brings the pH to the middle of its band; given in two halves.",
 };
 
-const ACIDS: Readonly<Record<TankAcid, string>> = {
-  citric: "Citric acid",
-  phosphoric: "Phosphoric acid 75 %",
-  nitric: "Nitric acid 38 %",
-  sulfuric: "Sulfuric acid 35 %",
-};
+type AcidStep = Extract<SlipStep, { readonly do: "acid" }>;
+
+/** What the tank's own log says beside what is worked out. */
+function learnedNote(
+  { unit }: AcidStep,
+  { pairs, least, greatest, workedOut }: NonNullable<AcidStep["learned"]>,
+  units: UnitPreferences,
+): string {
+  const text = (amount: number) =>
+    unit === "mL" ? quantityText(amount / 1000, "dose", units) : quantityText(amount, "mass", units);
+  return `by the last ${pairs} doses of this tank (${text(least)} to ${text(greatest)}); worked out it would be ${text(workedOut)}`;
+}
 
 /** A slip's step as the hand does it, and how its amount was worked out. */
 export function slipStepView(step: SlipStep, units: UnitPreferences): SlipStepView {
@@ -132,12 +138,14 @@ function inHand(step: SlipStep, units: UnitPreferences): SlipStepView {
       };
     case "acid":
       return {
-        title: ACIDS[step.acid],
+        title: acidName(step.acid, step.massPercent),
         amount:
           step.unit === "mL"
             ? { value: step.amount / 1000, dimension: "dose" }
             : { value: step.amount, dimension: "mass" },
-        note: halfwayNote(step.halfwayPh),
+        note: [halfwayNote(step.halfwayPh), ...(step.learned ? [learnedNote(step, step.learned, units)] : [])].join(
+          "; ",
+        ),
       };
     case "base":
       return {

@@ -4,6 +4,7 @@ export const CONSTRAINTS = {
   loop_normal_fill_fits: "normalFillL",
   loop_injector_has_range: "injectorLeastLph",
   loop_injector_range: "injectorGreatestLph",
+  loop_acid_told_whole: "acidDensityKgPerL",
   loop_injector_ratios: "injectorGreatestR",
   loop_injector_heads: "injectorGreatestHeadM",
   stock_tank_not_overfull: "leftL",

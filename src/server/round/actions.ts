@@ -145,14 +145,14 @@ export const enterReading = command("log", readingSchema, async (db, input, who)
   if (input.levelL !== null && input.levelL > loop.tankL)
     throw new RefusedError({ room: "round", kind: "over-tank", levelL: input.levelL, tankL: loop.tankL }, "levelL");
   const figures = figuresOf(input);
-  const { items, lastReadings } = await roundOf(db, season);
+  const { items, lastReadings, season: withFacts } = await roundOf(db, season);
   const asked = items.find(
     ({ task }) => (task.kind === "reading" || task.kind === "read-again") && task.loopId === loop.id,
   );
   const before = lastReadings.find((reading) => reading.loopId === loop.id) ?? null;
   const entryId = await writeEntry(db, who, {
     kind: "reading",
-    what: { kind: "reading", tank: tankName(loop.name), figures, slip: slipOf(season, loop.id, figures, before) },
+    what: { kind: "reading", tank: tankName(loop.name), figures, slip: slipOf(withFacts, loop.id, figures, before) },
     itemKey: asked?.key ?? null,
     loopId: loop.id,
     note: "",
@@ -311,7 +311,7 @@ async function slipOfCorrected(
   loopId: number | null,
   figures: TankFigures,
 ): Promise<DoseSlip | null> {
-  const season = await seasonFor(db, who);
+  const { season } = await roundOf(db, await seasonFor(db, who));
   if (loopId === null || !season.garden.loops.some(({ id }) => id === loopId)) return null;
   return slipOf(season, loopId, figures, null);
 }

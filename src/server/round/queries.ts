@@ -1,4 +1,12 @@
-import type { CalibrationFact, CatchCanFact, MixFact, SolutionChange, Picked, TankState } from "@/core/garden/facts";
+import type {
+  AcidPair,
+  CalibrationFact,
+  CatchCanFact,
+  MixFact,
+  SolutionChange,
+  Picked,
+  TankState,
+} from "@/core/garden/facts";
 import type { LogEntry, LogKind } from "@/core/round/log";
 import type { Day } from "@/core/units/day";
 import { many, maybeOne, type Db } from "../db/pool";
@@ -145,6 +153,37 @@ export function calibrationsOf(db: Db, gardenId: number, loopId: number): Promis
       where garden_id = $1 and loop_id = $2 and kind = 'calibration' and undone_at is null and corrects_id is null
       order by at desc, id desc limit 40`,
     [gardenId, loopId],
+  );
+}
+
+/** So long after a dose a reading still tells of it. */
+const TELLS_FOR = "3 hours";
+const PAIRS_LOOKED_AT = 12;
+
+/** The last doses of acid of each loop with the readings around them, newest first; readings as they were put right. */
+export function acidPairs(db: Db, gardenId: number): Promise<AcidPair[]> {
+  return many<AcidPair>(
+    db,
+    `select * from (
+       select dose.loop_id as "loopId", step ->> 'acid' as acid, (step ->> 'amount')::double precision as amount,
+              coalesce((step ->> 'massPercent')::double precision, case step ->> 'acid' when 'citric' then 100
+                when 'phosphoric' then 75 when 'nitric' then 38 else 35 end) as "massPercent",
+              before.ph as "phBefore", after.ph as "phAfter", coalesce(after.level_l, before.level_l) as "volumeL",
+              row_number() over (partition by dose.loop_id order by dose.at desc, dose.id desc) as place
+         from log_entry dose
+        cross join lateral jsonb_array_elements(dose.what -> 'steps') step
+         join reading before on before.garden_id = $1 and before.log_id = split_part(dose.item_key, ':', 2)::integer
+        cross join lateral (
+          select reading.ph, reading.level_l from reading
+           where reading.garden_id = $1 and reading.loop_id = dose.loop_id and reading.origin = 'hand'
+             and reading.at between dose.at and dose.at + interval '${TELLS_FOR}' and reading.log_id > dose.id
+             and reading.ph is not null
+           order by reading.at, reading.log_id limit 1
+        ) after
+        where dose.garden_id = $1 and dose.kind = 'dose' and dose.undone_at is null and dose.item_key ~ '^dose:[0-9]+$'
+          and step ->> 'do' = 'acid' and before.ph is not null and coalesce(after.level_l, before.level_l) > 0
+     ) pairs where place <= ${PAIRS_LOOKED_AT} order by "loopId", place`,
+    [gardenId],
   );
 }
 

@@ -112,6 +112,8 @@ test("a timer's parts follow its kind and fit together", () => {
     injectorStrokeL: null,
     calibrateEveryDays: 90,
     acid: "citric",
+    acidPercent: null,
+    acidDensityKgPerL: null,
     coldestC: 8,
     needFactor: 1,
     readEveryDays: 1,

@@ -5,6 +5,8 @@ import { LOOP, SOURCE, STORE } from "@/core/garden/entities/water";
 import { NotFoundError } from "../db/pool";
 import { askFor } from "../jobs/job";
 import { wakeRunner } from "../jobs/wake";
+import { isForKeepers } from "@/core/feed/phDose";
+import { requireRight } from "../session/rights";
 import { command } from "../session/command";
 import { planCommand, saveCommand } from "../garden/planCommand";
 import {
@@ -35,7 +37,13 @@ function withoutUnused(loop: LoopInput): LoopInput {
 
 export const saveLoop = saveCommand(LOOP, loopSchema, {
   prepare: withoutUnused,
-  more: (loop, tables, who) => stockTankChanges(tables, loop, who.today),
+  more: (loop, tables, who) => {
+    const { acid, acidPercent } = loop;
+    const before = loop.id === null ? undefined : tables.loop?.[loop.id];
+    const isSame = before?.acid === acid && before.acidPercent === acidPercent;
+    if (acidPercent !== null && isForKeepers(acid, acidPercent) && !isSame) requireRight(who, "keep");
+    return stockTankChanges(tables, loop, who.today);
+  },
 });
 
 export const setTurns = planCommand("plan", turnsSchema, ({ id, from, turns }, tables) => {

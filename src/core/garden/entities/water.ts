@@ -289,6 +289,16 @@ export const LOOP = entity({
       },
       { initial: "citric" },
     ),
+    numberField("acidPercent", "Its strength, percent by mass", "ratio", 1, 100, {
+      nullable: true,
+      initial: null,
+      hint: "none: the usual bottle",
+    }),
+    numberField("acidDensityKgPerL", "Its density, kg a litre", "ratio", 0.9, 2, {
+      nullable: true,
+      initial: null,
+      hint: "on the label or the safety data sheet",
+    }),
     numberField("needFactor", "Drinks, against what is worked out", "ratio", 0.1, 10, {
       initial: 1,
       hint: "learned from the top-ups in the log; 1: as worked out",

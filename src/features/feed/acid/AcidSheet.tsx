@@ -1,0 +1,283 @@
+"use client";
+import { useMemo, useState } from "react";
+import { acidForWater, acidsWithin, type AcidAnswer } from "@/core/feed/acidForWater";
+import { CAUTIONS } from "@/core/feed/cautions";
+import type { LearnedResponse } from "@/core/feed/learnedResponse";
+import { isForKeepers, TANK_ACIDS, type TankAcid } from "@/core/feed/phDose";
+import { concentrationFactor, stockTankG } from "@/core/feed/stocks";
+import { acidStrengthOf } from "@/core/garden/slipOf";
+import type { Loop, StockTankRow } from "@/core/garden/garden";
+import { number } from "@/core/place/kinds/shared";
+import { editText, formatNumber, quantityText } from "@/core/units/format";
+import type { UnitPreferences } from "@/core/units/dimensions";
+import { MeasureBlank } from "@/features/frame/blank/MeasureBlank";
+import { useBlanks } from "@/features/frame/blank/useBlanks";
+import { useMay } from "@/features/frame/who";
+import { ChoiceBlank } from "@/ui/blank/Blank";
+import { Sentence } from "@/ui/blank/Sentence";
+import { Button } from "@/ui/Button";
+import { CautionNote } from "@/ui/Caution";
+import { Picker } from "@/ui/Picker";
+import { PrintButton } from "@/ui/PrintButton";
+import { useUnits } from "@/ui/units";
+import { Why } from "@/ui/Why";
+import { acidName, roundFeedL } from "../words";
+
+export interface AcidWater {
+  readonly name: string;
+  readonly alkalinityMgCaco3PerL: number;
+  readonly ph: number;
+  /** The source tells its pH; else it is a guess to begin with. */
+  readonly tellsPh: boolean;
+}
+
+export interface AcidSheetProps {
+  readonly loops: readonly { readonly id: number; readonly name: string }[];
+  readonly loop: Loop;
+  readonly water: AcidWater;
+  readonly targetPh: number;
+  /** What the recipe has room for, mg/L; null without a recipe. */
+  readonly room: Readonly<Record<"NO3-N" | "P" | "S", number>> | null;
+  readonly stocks: readonly StockTankRow[];
+  readonly response: LearnedResponse | null;
+}
+
+const MEASURES = [
+  number("alkalinity", "Alkalinity, as CaCO₃", "concentration", 0, 2500),
+  number("ph", "pH", "ph", 3, 11),
+  number("targetPh", "pH wanted", "ph", 4, 8),
+  number("massPercent", "Strength of the acid", "ratio", 1, 100),
+  number("density", "Density, kg a litre", "ratio", 0.9, 2),
+];
+/** Run-to-waste: so much alkalinity may stay. */
+const MAY_STAY_MEQ = 1;
+/** Water that takes less has no buffer to dose against. */
+const HARDLY_MEQ = 0.05;
+/** Over this a slip of hand hurts plants and people: it is asked about before it is shown. */
+const MUCH_MEQ = 8;
+
+/** Acid for the water of a loop: in a round amount, in its tank, in a stock; what it brings, and what comes later. */
+export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response }: AcidSheetProps) {
+  const units = useUnits();
+  const own = acidStrengthOf(loop) ?? TANK_ACIDS[loop.acid];
+  const [acid, setAcid] = useState<TankAcid>(loop.acid);
+  const [confirmed, setConfirmed] = useState("");
+  const isKeeper = useMay("keep");
+  const bottle = acid === loop.acid ? own : TANK_ACIDS[acid];
+  const first = useMemo(
+    () => ({
+      alkalinity: editText(water.alkalinityMgCaco3PerL, "concentration", units),
+      ph: editText(water.ph, "ph", units),
+      targetPh: editText(targetPh, "ph", units),
+      massPercent: String(bottle.massPercent),
+      density: String(bottle.densityGPerMl),
+    }),
+    [water, targetPh, bottle, units],
+  );
+  const blanks = useBlanks(`draft:acid ${loop.id} ${acid}`, MEASURES, first, units);
+  const { alkalinity = 0, ph = 7, targetPh: wanted = 6, massPercent = 38, density = 1 } = blanks.good;
+  const answer = acidForWater({
+    ...{ alkalinityMgCaco3PerL: alkalinity, ph, targetPh: wanted, acid, massPercent, densityGPerMl: density },
+    leaveMeqPerL: loop.kind === "run-to-waste" ? MAY_STAY_MEQ : null,
+  });
+  const isStrong = isForKeepers(acid, massPercent);
+  const asked = `${acid} ${massPercent} ${alkalinity} ${ph} ${wanted}`;
+  const isMuch = answer !== "not-carbonate" && answer.meqPerL > MUCH_MEQ;
+  return (
+    <>
+      <Picker href="/feed/acid" query="loop" rows={loops} chosen={loop.id} />
+      <Sentence problems={blanks.problems} size="line">
+        {water.name} has an alkalinity of <MeasureBlank blanks={blanks} name="alkalinity" /> as CaCO₃ and pH{" "}
+        <MeasureBlank blanks={blanks} name="ph" />. To bring it to pH <MeasureBlank blanks={blanks} name="targetPh" /> I
+        have{" "}
+        <ChoiceBlank
+          name="acid"
+          label="Acid"
+          value={acid}
+          options={(Object.keys(TANK_ACIDS) as TankAcid[]).map((one) => ({
+            value: one,
+            label: `${one} acid`,
+          }))}
+          onValue={setAcid}
+        />
+        {acid !== "citric" && (
+          <>
+            {" "}
+            of <MeasureBlank blanks={blanks} name="massPercent" /> % by mass,{" "}
+            <MeasureBlank blanks={blanks} name="density" /> kg a litre
+          </>
+        )}
+        .
+      </Sentence>
+      {!water.tellsPh && (
+        <p className="text-soft">
+          The source does not tell its pH: 7.5 is a guess. CO₂ leaves on the way to the bench: measure it on the spot.
+        </p>
+      )}
+      {answer === "not-carbonate" ? (
+        <p role="alert" className="mt-4 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
+          An alkalinity of {formatNumber(alkalinity)} mg/L cannot have pH {formatNumber(ph, 1)}: one of the two is
+          wrong, or the alkalinity is told in another unit (meq/L × 50, °dH × 17.8).
+        </p>
+      ) : isStrong && !isKeeper ? (
+        <p className="mt-4 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
+          {acidName(acid, massPercent)} is for a keeper: ask one, or take the usual bottle of{" "}
+          {TANK_ACIDS[acid].massPercent} %.
+        </p>
+      ) : isMuch && confirmed !== asked ? (
+        <div role="alert" className="mt-4 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2">
+          <p className="font-bold">
+            This is {formatNumber(answer.meqPerL, 1)} meq of acid for each litre, far more than water commonly takes. Is
+            the alkalinity in mg/L as CaCO₃? A tank that gets it at once foams, and plants in it die.
+          </p>
+          <Button className="mt-2" look="alarm" onClick={() => setConfirmed(asked)}>
+            I have measured it: show the dose
+          </Button>
+        </div>
+      ) : (
+        <Answer {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
+      )}
+      <Learned response={response} loop={loop} units={units} />
+      <div className="mt-6 max-w-2xl space-y-2">
+        <CautionNote {...CAUTIONS.acid} />
+        {(acid === "nitric" || acid === "sulfuric") && <CautionNote {...CAUTIONS.strongAcid} />}
+      </div>
+      <PrintButton label="Print" />
+    </>
+  );
+}
+
+interface AnswerProps extends Pick<AcidSheetProps, "loop" | "room" | "stocks"> {
+  readonly answer: AcidAnswer;
+  readonly acid: TankAcid;
+  readonly massPercent: number;
+  readonly wanted: number;
+  readonly units: UnitPreferences;
+}
+
+function Answer({ answer, acid, massPercent, wanted, loop, room, stocks, units }: AnswerProps) {
+  const text = (per1000L: number, litres: number) =>
+    acid === "citric"
+      ? quantityText((per1000L * litres) / 1000, "mass", units)
+      : quantityText((per1000L * litres) / 1e6, "dose", units);
+  const roundL = roundFeedL(units);
+  const factor = concentrationFactor(loop.ratioR, loop.ratioConvention);
+  // Never into the stock with the calcium and the chelates.
+  const tank = stocks.find(({ letter }) => letter === "C") ?? stocks.find(({ letter }) => letter === "B");
+  const goesRound = loop.kind === "recirculating";
+  if (answer.by === "none")
+    return <p className="mt-4 text-xl">No acid: this water is there already. Let the salts set the pH.</p>;
+  if (answer.meqPerL < HARDLY_MEQ)
+    return (
+      <p className="mt-4 text-xl">
+        No acid: this water has hardly any buffer, a drop too much would throw it far. Let the salts set the pH.
+      </p>
+    );
+  const rows: readonly (readonly [what: string, figure: string, how: string])[] = [
+    [
+      `for ${quantityText(roundL, "volume", units)}`,
+      text(answer.per1000L, roundL),
+      "Equivalents from the charge balance of the carbonate ÷ strength of the acid (10 × percent × density × equivalents a mole ÷ molar mass).",
+    ],
+    [
+      `for the tank, ${quantityText(loop.normalFillL, "volume", units)}`,
+      text(answer.per1000L, loop.normalFillL),
+      "The same × the tank at its normal fill level.",
+    ],
+    ...(tank && loop.feeding !== "dry"
+      ? [
+          [
+            `into a full stock ${tank.letter}, ${quantityText(tank.volumeL, "volume", units)}`,
+            text(stockTankG(answer.per1000L, factor, tank.volumeL), 1000),
+            "The same × the concentration factor × the stock tank. Acid stands alone or in B, never with calcium and chelates.",
+          ] as const,
+        ]
+      : []),
+  ];
+  return (
+    <div className="mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">
+      <section aria-label="Dose">
+        <h2 className="text-2xl">{acidName(acid, massPercent)}</h2>
+        <dl>
+          {rows.map(([what, figure, how]) => (
+            <div key={what} className="flex items-baseline justify-between gap-4 border-t border-rule py-2">
+              <dt>{what}</dt>
+              <dd className="figure">
+                <Why label={what} how={how} inputs={[["acid", `${formatNumber(answer.meqPerL, 2)} meq/L`]]}>
+                  {figure}
+                </Why>
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <p className="mt-2 text-soft">
+          In two halves: half, stir, read, then the rest. Acid into water, never the other way.
+        </p>
+      </section>
+      <section aria-label="What it does" className="space-y-2">
+        <h2 className="text-2xl">What it does</h2>
+        {goesRound ? (
+          <p>
+            Now pH {formatNumber(wanted, 1)}. In a tank that is aerated CO₂ leaves and pH climbs again: in all it takes{" "}
+            <b>{formatNumber(answer.openMeqPerL / answer.meqPerL, 1)} times</b> as much,{" "}
+            {text((answer.per1000L * answer.openMeqPerL) / answer.meqPerL, loop.normalFillL)} for the tank, over the
+            next days, in parts from readings.
+          </p>
+        ) : (
+          <p>
+            {answer.by === "leave"
+              ? `It leaves ${formatNumber(answer.leftMeqPerL, 1)} meq/L of alkalinity, which holds pH in the medium; pH ${formatNumber(wanted, 1)} at the emitter would take ${formatNumber((answer.otherMeqPerL ?? 0) / answer.meqPerL, 1)} times as much.`
+              : `At the emitter pH ${formatNumber(answer.phNow, 1)}, with ${formatNumber(answer.leftMeqPerL, 1)} meq/L of alkalinity left.`}{" "}
+            Standing open it climbs towards pH {formatNumber(answer.phLater, 1)} as CO₂ leaves.
+          </p>
+        )}
+        <Brings {...{ answer, acid, wanted, room }} />
+        {acid === "citric" && <p>Citric acid brings no nutrient; microbes eat it within days, and pH climbs again.</p>}
+      </section>
+    </div>
+  );
+}
+
+/** What an acid brings, against what the recipe has room for. */
+function Brings({ answer, acid, wanted, room }: Pick<AnswerProps, "answer" | "acid" | "wanted" | "room">) {
+  const { addsMgPerL, meqPerL } = answer;
+  if (!addsMgPerL) return null;
+  const { nutrient, mgPerL } = addsMgPerL;
+  const free = room?.[nutrient];
+  const isOver = free !== undefined && mgPerL > free + 0.5;
+  const { shares } = acidsWithin(meqPerL, [acid, "citric"], room ?? {}, wanted);
+  const own = shares.find((share) => share.acid === acid)?.meqPerL ?? 0;
+  return (
+    <p className={isOver ? "border-l-[6px] border-alarm bg-alarm-pale px-3 py-1.5" : ""}>
+      It brings <b>{formatNumber(mgPerL, 1)} mg/L</b> of {nutrient}
+      {free === undefined
+        ? ": take so much off what the salts bring."
+        : isOver
+          ? `, and the recipe has room for ${formatNumber(Math.max(0, free), 1)}: so much of it at most, ${Math.round((100 * own) / meqPerL)} % of the dose, and citric acid for the rest.`
+          : `, of the ${formatNumber(free, 1)} that the recipe wants besides what the water has: take it off the salts.`}
+    </p>
+  );
+}
+
+function Learned({
+  response,
+  loop,
+  units,
+}: {
+  readonly response: LearnedResponse | null;
+  readonly loop: Loop;
+  readonly units: UnitPreferences;
+}) {
+  const text = (amount: number) =>
+    loop.acid === "citric" ? quantityText(amount, "mass", units) : quantityText(amount / 1000, "dose", units);
+  return (
+    <section aria-label="What this tank has taught" className="mt-6">
+      <h2 className="text-2xl">What this tank has taught</h2>
+      <p className="max-w-prose">
+        {response
+          ? `By its last ${response.pairs} doses it takes ${text(response.median)} for 100 L and a tenth of pH (${text(response.least)} to ${text(response.greatest)}). Slips of its readings go by that, and say what is worked out beside it.`
+          : "Fewer than three doses of this acid with a reading within three hours after them are in the log: slips go by what is worked out."}
+      </p>
+    </section>
+  );
+}
