@@ -166,6 +166,16 @@ test("what changed since the last reading is found", () => {
   });
 });
 
+test("oxygen is judged where it was read, and missed nowhere else", () => {
+  expect(kinds(slip({ oxygenMgPerL: 8 }))).not.toContain("low-oxygen");
+  expect(kinds(slip({ oxygenMgPerL: null }))).not.toContain("not-read");
+  expect(slip({ oxygenMgPerL: 4, waterC: 20 }).says).toContainEqual({
+    kind: "low-oxygen",
+    oxygenMgPerL: 4,
+    holdsMgPerL: expect.closeTo(9.09, 1),
+  });
+});
+
 test("a reading may lack any figure: what it decides is left out and named", () => {
   const blind = slip({ ecMsPerCm: null, ph: 7 });
   expect(blind.steps.map((step) => step.do)).toEqual(["acid", "wait"]);

@@ -55,7 +55,7 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
 
 function checkReading({ reading, before, recipe, acidStrength, normalFillL, greatestL }: DoseSlipInput): void {
   for (const { name, least, greatest } of TANK_FIGURES)
-    if (reading[name] !== null) requireRange("doseSlip", name, reading[name], least, greatest);
+    if (reading[name] != null) requireRange("doseSlip", name, reading[name], least, greatest);
   requireFigures("doseSlip", before ?? {}, { ecMsPerCm: [0, 20], levelL: [0, 1_000_000] });
   requireFigures("doseSlip", recipe?.bands ?? {}, {
     ecLow: [0, 20],
@@ -121,9 +121,21 @@ function stateFindings({ reading, recipe, normalFillL, heightM = 0 }: DoseSlipIn
   }
   if (levelL !== null && levelL < normalFillL * (1 - LEVEL_SLACK))
     found.push({ kind: "low-level", missingL: normalFillL - levelL });
-  const figures = TANK_FIGURES.map(({ name }) => name).filter((name) => reading[name] === null);
+  found.push(...oxygenFindings(reading, heightM));
+  const figures = TANK_FIGURES.flatMap(({ name, optional }) => (reading[name] === null && !optional ? [name] : []));
   if (figures.length > 0) found.push({ kind: "not-read", figures });
   return found;
+}
+
+/** Under this roots begin to starve of it, mg/L. @source common practice of water culture */
+const LEAST_OXYGEN_MG_PER_L = 5;
+
+/** Too little oxygen by a meter, and what water of that temperature could hold. */
+function oxygenFindings({ oxygenMgPerL, waterC }: DoseSlipInput["reading"], heightM: number): SlipFinding[] {
+  if (oxygenMgPerL == null || oxygenMgPerL >= LEAST_OXYGEN_MG_PER_L) return [];
+  const holdsMgPerL =
+    waterC === null ? null : oxygenHeldMgPerL(Math.min(GREATEST_OXYGEN_C, Math.max(0, waterC)), heightM);
+  return [{ kind: "low-oxygen", oxygenMgPerL, holdsMgPerL }];
 }
 
 function cautionsFor(steps: readonly SlipStep[]): CautionKey[] {

@@ -42,6 +42,8 @@ export type SlipFinding =
   | { readonly kind: "eats-faster" | "drinks-faster" | "too-weak" | "too-strong" | "ph-high" | "ph-low" | "in-band" }
   /** With the oxygen that water of that temperature holds at most; slips of before do not tell it. */
   | { readonly kind: "warm-water"; readonly overC: number; readonly holdsMgPerL?: number }
+  /** By a meter; what the water could hold where its temperature was read. */
+  | { readonly kind: "low-oxygen"; readonly oxygenMgPerL: number; readonly holdsMgPerL: number | null }
   | { readonly kind: "low-level"; readonly missingL: number }
   /** This water alone is over the target: another source could bring the tank down, or none here. */
   | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number; readonly sourceId: number | null }

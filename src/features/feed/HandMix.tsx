@@ -3,6 +3,7 @@ import { useState } from "react";
 import { feedAmounts } from "@/core/round/tankItems";
 import type { LoopFeed } from "@/core/garden/fed";
 import type { Loop } from "@/core/garden/garden";
+import { inMeasure, OwnMeasureChoice, useOwnMeasure } from "./OwnMeasure";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
@@ -15,35 +16,48 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const amounts = (litres: number) =>
     feedAmounts({ feeding: loop.feeding, feed: feed.sheet, salts: feed.salts }, litres);
   const units = useUnits();
+  const { measure, setMeasure } = useOwnMeasure();
   const steps = (litres: number): SlipStepView[] => [
     { title: "Fill to about 90 % with water", amount: { value: litres * 0.9, dimension: "volume" } },
     ...amounts(litres).map((amount) => ({
       title: amount.name,
       amount,
       how: "Grams for 1000 L of feed × litres to make ÷ 1000.",
+      ...(amount.dimension === "dose" && noteOf(inMeasure(amount.value, measure))),
     })),
     { title: "Stir, and make up to", amount: { value: litres, dimension: "volume" } },
   ];
   return (
-    <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
-      <section aria-label="Fill">
-        <h2 className="border-b-2 border-ink pb-1 text-3xl">
-          A fill of {quantityText(loop.normalFillL, "volume", units)}
-        </h2>
-        <SlipSteps steps={steps(loop.normalFillL)} />
-      </section>
-      <section aria-label="Top-up">
-        <h2 className="border-b-2 border-ink pb-1 text-3xl">A top-up</h2>
-        <div className="no-print mt-2 max-w-xs">
-          <Field
-            label="Amount missing"
-            error={typeof topUpL === "string" ? quantityProblem(topUpL, "Missing", "volume", units) : undefined}
-          >
-            {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}
-          </Field>
-        </div>
-        {typeof topUpL === "number" && topUpL > 0 && <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />}
-      </section>
-    </div>
+    <>
+      {loop.feeding !== "dry" && <OwnMeasureChoice measure={measure} onMeasure={setMeasure} />}
+      <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <section aria-label="Fill">
+          <h2 className="border-b-2 border-ink pb-1 text-3xl">
+            A fill of {quantityText(loop.normalFillL, "volume", units)}
+          </h2>
+          <SlipSteps steps={steps(loop.normalFillL)} />
+        </section>
+        <section aria-label="Top-up">
+          <h2 className="border-b-2 border-ink pb-1 text-3xl">A top-up</h2>
+          <div className="no-print mt-2 max-w-xs">
+            <Field
+              label="Amount missing"
+              error={typeof topUpL === "string" ? quantityProblem(topUpL, "Missing", "volume", units) : undefined}
+            >
+              {(aria) => <QuantityInput {...aria} dimension="volume" value={topUpL} onValue={setTopUpL} />}
+            </Field>
+          </div>
+          {typeof topUpL === "number" && topUpL > 0 && <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />}
+        </section>
+      </div>
+      {loop.feeding === "dry" && (
+        <p className="mt-2 text-soft">
+          Salts are weighed, never spooned: a spoon of micronutrients is off by half. What your scale cannot weigh comes
+          from a dilution: ten times as much in a litre of water, and a tenth of that.
+        </p>
+      )}
+    </>
   );
 }
+
+const noteOf = (note: string | null) => (note === null ? {} : { note });

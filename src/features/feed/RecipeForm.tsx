@@ -48,19 +48,23 @@ const EXAMPLE = {
 
 export function RecipeForm({
   recipe,
+  copied,
   salts,
   onDone,
 }: {
   recipe: Recipe | null;
+  /** A new one begins as a copy of it. */
+  copied?: Recipe;
   salts: readonly SaltRow[];
   onDone: () => void;
 }) {
   return (
     <EntityForm
       form="recipe"
+      place={copied ? `copy of ${copied.id} ` : ""}
       schema={recipeSchema}
       fields={FIELDS}
-      defaults={formValues(RECIPE, recipe ?? EXAMPLE, { salts: RECIPE_SALT })}
+      defaults={formValues(RECIPE, recipe ?? copyOf(copied) ?? EXAMPLE, { salts: RECIPE_SALT })}
       action={saveRecipe}
       saved="Recipe saved"
       onDone={onDone}
@@ -74,6 +78,17 @@ export function RecipeForm({
       <SaltChoice salts={salts} />
     </EntityForm>
   );
+}
+
+/** The same under another name, with its amounts. */
+function copyOf(recipe: Recipe | undefined): object | null {
+  if (!recipe) return null;
+  const { id: _own, ...same } = recipe;
+  return {
+    ...same,
+    name: `${recipe.name}, copy`.slice(0, 80),
+    salts: recipe.salts.map(({ id: _part, ...salt }) => salt),
+  };
 }
 
 type Chosen = readonly { readonly saltId: number; readonly stock: StockLetter }[];

@@ -16,6 +16,7 @@ import { Only, useMay } from "@/features/frame/who";
 import { later } from "@/ui/later";
 
 const RecipeLibrary = later(() => import("./RecipeLibrary").then((part) => part.RecipeLibrary));
+const RecipeCompare = later(() => import("./RecipeCompare").then((part) => part.RecipeCompare));
 const RecipeForm = later(() => import("./RecipeForm").then((part) => part.RecipeForm));
 
 export interface RecipeSheetProps {
@@ -32,7 +33,7 @@ export interface RecipeSheetProps {
 /** What the loop is fed: targets against what the salts and the water come to, and the salts for 1000 litres. */
 export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, again }: RecipeSheetProps) {
   const mayPlan = useMay("plan");
-  const [editing, setEditing] = useOpened<number | "new" | "library">("feed");
+  const [editing, setEditing] = useOpened<number | "new" | "library" | "compare" | { readonly copy: number }>("feed");
   return (
     <>
       <Picker href="/feed" query="loop" rows={loops} chosen={loopId}>
@@ -44,7 +45,17 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
           <Button look="quiet" onClick={() => setEditing("library")}>
             From the library
           </Button>
+          {feed && (
+            <Button look="quiet" onClick={() => setEditing({ copy: feed.recipe.id })}>
+              Copy it
+            </Button>
+          )}
         </Only>
+        {feed && (
+          <Button look="quiet" onClick={() => setEditing("compare")}>
+            Compare
+          </Button>
+        )}
       </Picker>
       {feed ? (
         <div className="grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_400px]">
@@ -89,17 +100,13 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
           ))}
         </p>
       )}
-      <Drawer
-        open={editing !== null}
-        onClose={() => setEditing(null)}
-        title={
-          editing === "library" ? "8 recipes to take over" : editing === "new" ? "New recipe" : "Change the recipe"
-        }
-      >
+      <Drawer open={editing !== null} onClose={() => setEditing(null)} title={titleOf(editing)}>
+        {editing === "compare" && feed && <RecipeCompare recipes={recipes} firstId={feed.recipe.id} />}
         {editing === "library" && <RecipeLibrary there={recipes.map(({ name }) => name)} />}
-        {editing !== null && editing !== "library" && (
+        {editing !== null && editing !== "library" && editing !== "compare" && (
           <RecipeForm
             recipe={recipes.find(({ id }) => id === editing) ?? null}
+            copied={typeof editing === "object" ? recipes.find(({ id }) => id === editing.copy) : undefined}
             salts={salts}
             onDone={() => setEditing(null)}
           />
@@ -107,4 +114,10 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
       </Drawer>
     </>
   );
+}
+
+function titleOf(editing: number | string | object | null): string {
+  if (editing === "library") return "8 recipes to take over";
+  if (editing === "compare") return "Two recipes side by side";
+  return typeof editing === "number" ? "Change the recipe" : "New recipe";
 }

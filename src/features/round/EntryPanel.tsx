@@ -96,15 +96,18 @@ function Figures({ figures, tank }: { figures: TankFigures; tank: ReadingView | 
     ph: bands ? outside(figures.ph, bands.phLow, bands.phHigh) : false,
     waterC: (figures.waterC ?? 0) > WARM_WATER_C,
     levelL: false,
+    oxygenMgPerL: (figures.oxygenMgPerL ?? Infinity) < 5,
   };
-  const cells = TANK_FIGURES.map(({ name, label, dimension }) => ({
-    name: label,
-    dimension,
-    value: figures[name],
-    out: isOut[name],
-  }));
+  const cells = TANK_FIGURES.filter(({ name, optional }) => !optional || figures[name] != null).map(
+    ({ name, label, dimension }) => ({
+      name: label,
+      dimension,
+      value: figures[name] ?? null,
+      out: isOut[name],
+    }),
+  );
   return (
-    <dl className="mt-3 grid grid-cols-4 gap-2">
+    <dl className="mt-3 grid grid-cols-[repeat(auto-fit,minmax(5.5rem,1fr))] gap-2">
       {cells.map((cell) => (
         <div key={cell.name} className="border-t-4 border-rule pt-1 data-[out=true]:border-alarm" data-out={cell.out}>
           <dt className="text-sm text-soft">

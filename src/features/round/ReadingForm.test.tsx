@@ -40,6 +40,7 @@ test("as many figures as were read are saved; the others stay open", async () =>
     ph: null,
     waterC: null,
     levelL: 560,
+    oxygenMgPerL: null,
     sure: true,
   });
 });
@@ -81,7 +82,7 @@ test("the meter's figures are taken over; the bands and the days are in the gard
   await user.click(screen.getByRole("button", { name: /meter’s last reading/u }));
   expect(field("Level").value).toBe("155.9 gal");
   await user.click(save());
-  await waitFor(() => expect(enter).toHaveBeenCalledWith({ loopId: 4, ...tank.meter, sure: true }));
+  await waitFor(() => expect(enter).toHaveBeenCalledWith({ loopId: 4, ...tank.meter, oxygenMgPerL: null, sure: true }));
 });
 
 test("a reading is typed as its meter shows it; one that does not correct for temperature wants that too", async () => {

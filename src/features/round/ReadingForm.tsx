@@ -66,6 +66,7 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
       ph: `band ${tank.bands.phLow} – ${tank.bands.phHigh}`,
     }),
     waterC: `best under ${quantityText(WARM_WATER_C, "temperature", units)}`,
+    oxygenMgPerL: "if you have a meter for it; over 5 mg/L",
     levelL: `normal fill level ${quantityText(tank.normalFillL, "volume", units)}`,
   };
   return (

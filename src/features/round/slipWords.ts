@@ -2,13 +2,14 @@ import type { TankFigure } from "@/core/feed/tankFigures";
 import type { SlipFinding, SlipStep } from "@/core/feed/slip";
 import { acidName } from "@/features/feed/words";
 import type { UnitPreferences } from "@/core/units/dimensions";
-import { quantityText } from "@/core/units/format";
+import { percentText, quantityText } from "@/core/units/format";
 import type { SlipStepView } from "@/ui/SlipSteps";
 
 const FIGURE_WORDS: Readonly<Record<TankFigure, string>> = {
   ecMsPerCm: "EC",
   ph: "pH",
   waterC: "temperature",
+  oxygenMgPerL: "oxygen",
   levelL: "level",
 };
 
@@ -50,6 +51,14 @@ export function slipFindingWords(
           : [`, here at most ${quantityText(Math.round(finding.holdsMgPerL * 10) / 10, "concentration", units)}`]),
         ": shade the tank and run the pump longer.",
       ].join("");
+    case "low-oxygen": {
+      const read = quantityText(finding.oxygenMgPerL, "concentration", units);
+      const of =
+        finding.holdsMgPerL === null
+          ? ""
+          : `, ${percentText(finding.oxygenMgPerL / finding.holdsMgPerL)} of what it could hold`;
+      return `Oxygen is at ${read}${of}: under 5 mg/L roots suffer and root rot begins. Let water fall into the tank, run the pump longer, cool it; look at the roots.`;
+    }
     case "low-level":
       return `The tank is ${quantityText(Math.round(finding.missingL), "volume", units)} below its normal fill level.`;
     case "no-recipe":

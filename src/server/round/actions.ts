@@ -133,7 +133,7 @@ export const undoEntry = command("log", undoSchema, async (db, { entryId }, who)
 export const enterReading = command("log", readingSchema, async (db, input, who) => {
   if (!input.sure)
     for (const { name, meter } of TANK_FIGURES) {
-      const value = input[name];
+      const value = input[name] ?? null;
       const slip = value === null || !meter ? undefined : suspectSlip(meter, value);
       if (slip) throw new RefusedError({ room: "round", kind: "asks", meter: meter!, slip }, name);
     }
@@ -160,8 +160,8 @@ export const enterReading = command("log", readingSchema, async (db, input, who)
   await run(
     db,
     `insert into reading (garden_id, loop_id, at, origin, log_id, ${FIGURE_COLUMNS.join(", ")})
-     values ($1, $2, $3, 'hand', $4, $5, $6, $7, $8)`,
-    [who.gardenId, loop.id, now(), entryId, ...TANK_FIGURES.map(({ name }) => figures[name])],
+     values ($1, $2, $3, 'hand', $4, ${FIGURE_COLUMNS.map((_, at) => `$${at + 5}`).join(", ")})`,
+    [who.gardenId, loop.id, now(), entryId, ...TANK_FIGURES.map(({ name }) => figures[name] ?? null)],
   );
   return entryId;
 });

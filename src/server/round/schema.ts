@@ -59,7 +59,12 @@ const tankFigures = Object.fromEntries(
 export const readingSchema = Joi.object<ReadingInput>({
   loopId: rowId("Tank"),
   // A reading may lack any of its figures: a meter is out, a float is stuck.
-  ...Object.fromEntries(Object.entries(tankFigures).map(([name, schema]) => [name, schema.allow(null)])),
+  ...Object.fromEntries(
+    TANK_FIGURES.map(({ name, optional }) => {
+      const schema = tankFigures[name]!.allow(null);
+      return [name, optional ? schema.optional().default(null) : schema];
+    }),
+  ),
   sure: Joi.boolean().required(),
 }).custom((reading: ReadingInput, helpers) =>
   TANK_FIGURES.some(({ name }) => reading[name] !== null)
