@@ -20,7 +20,6 @@ interface Shot {
 /** One current picture of each main view, from the demo garden on a fixed day. */
 const SHOTS: readonly Shot[] = [
   { name: "round", path: "/round", prepare: readLeafTank },
-  { name: "round-phone", path: "/round", phone: true },
   { name: "slip-phone", path: "/round?item=mix%3A2%3AB", phone: true, light: "night" },
   { name: "answers", path: "/round/answers" },
   {
@@ -38,10 +37,11 @@ const SHOTS: readonly Shot[] = [
   { name: "feed", path: "/feed" },
   { name: "solve", path: "/feed/solve?loop=2&salts=shelf" },
   { name: "stocks", path: "/feed/stocks?loop=2" },
+  { name: "injector", path: "/feed/injector?loop=2" },
+  { name: "strength", path: "/feed/strength?loop=2" },
   { name: "growth", path: "/growth" },
   { name: "climate", path: "/growth/climate" },
   { name: "batches", path: "/batches", prepare: holdBatch },
-  { name: "orders", path: "/batches/orders" },
 ];
 
 await withDemo(async ({ url, databaseUrl }) => {
