@@ -364,6 +364,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/learnedResponse#learnedResponse": { args: [[{ amount: 40, volumeL: 100, phBefore: 6.5, phAfter: 6.1 }]] },
   "feed/learnedResponse#learnedAmount": { args: [{ median: 10 }, 100, 0.5] },
   "feed/compareRecipes#recipeFacts": { args: [{ "NO3-N": 100, K: 200 }] },
+  "feed/compareRecipes#targetsOutBy": { args: [{ "NO3-N": 100, K: 200, Ca: 90 }] },
   "feed/compareRecipes#factorForEc": { args: [{ "NO3-N": 100, K: 200 }, 1.2] },
   "feed/calibration#isFarOff": { args: [{ strength: 0.9 }] },
   "feed/calibration#dialPercent": { args: [100] },

@@ -28,6 +28,15 @@ export function recipeFacts(targets: AimAmounts): RecipeFacts {
   };
 }
 
+/** What a recipe may be out of balance by before it is asked about; half of it is doubtful. */
+export const OUT_OF_BALANCE = 0.1;
+
+/** By how much the charges of whole targets differ; null where nitrate, potassium or calcium is not told. */
+export function targetsOutBy(targets: AimAmounts): number | null {
+  const isWhole = targets["NO3-N"] !== undefined && targets.K !== undefined && targets.Ca !== undefined;
+  return isWhole ? recipeFacts(targets).chargeDifference : null;
+}
+
 /**
  * The factor that brings a recipe's targets, in pure water, to an EC; its ratios stay.
  *

@@ -29,6 +29,7 @@ const EXAMPLE = {
   leastMgPerL: {},
   greatestMgPerL: { Mn: 1.5, Zn: 0.6, Cu: 0.2, B: 0.7 },
   ammoniumShareMost: 0.15,
+  balanceDoubted: false,
   targetsMgPerL: {
     "NO3-N": 266,
     "NH4-N": 17.5,

@@ -3,6 +3,8 @@ import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "@/core/garden/entiti
 import { fieldOf, type FieldsOf } from "@/core/garden/entities/field";
 import { STOCK_TANK } from "@/core/garden/entities/water";
 import type { RecipeSalt } from "@/core/garden/garden";
+import { OUT_OF_BALANCE, targetsOutBy } from "@/core/feed/compareRecipes";
+import type { AimAmounts } from "@/core/feed/recipeWish";
 import type { NutrientAmounts } from "@/core/feed/nutrients";
 import { entitySchema, partsOf, schemaOf } from "../entities/joi";
 import type { Opened } from "../session/validation";
@@ -15,6 +17,16 @@ const { saltId, stock, gPer1000L } = partsOf(RECIPE_SALT);
 const strip = Joi.any().strip();
 
 export const recipeSchema = entitySchema<RecipeInput>(RECIPE).keys({
+  targetsMgPerL: schemaOf(fieldOf(RECIPE, "targetsMgPerL")).custom((targets: AimAmounts, helpers) => {
+    const isKept = (helpers.state.ancestors as readonly [Partial<RecipeInput>])[0].balanceDoubted === true;
+    // What is no number has its own message.
+    const outBy = isKept || !Object.values(targets).every(Number.isFinite) ? null : targetsOutBy(targets);
+    return outBy === null || Math.abs(outBy) <= OUT_OF_BALANCE
+      ? targets
+      : helpers.message({
+          custom: `Charges do not balance: ${outBy > 0 ? "cations" : "anions"} are ${(100 * Math.abs(outBy)).toFixed(0)} % over. Was nitrate typed as NO3 (× 0.226) or sulfate as SO4 (× 0.334)? Mend it, or say that the targets are kept as they are`,
+        });
+  }),
   salts: Joi.array()
     .items(Joi.object({ saltId, stock, gPer1000L: gPer1000L!.optional(), id: strip, recipeId: strip, typed: strip }))
     .unique("saltId")

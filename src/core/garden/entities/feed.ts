@@ -112,6 +112,12 @@ export const RECIPE = entity({
       greatest: 2000,
       initial: { Mn: 1.5, Zn: 0.6, Cu: 0.2, B: 0.7 },
     },
+    {
+      type: "switch",
+      name: "balanceDoubted",
+      label: "Keep the targets though their charges do not balance",
+      initial: false,
+    },
     numberField("ammoniumShareMost", "Ammonium, of all nitrogen, at most", "share", 0, 1, { initial: 0.15 }),
   ],
 });
