@@ -3,10 +3,9 @@ import type { LoopChangeRule } from "@/core/feed/changeRule";
 import type { TankDays } from "@/core/feed/tankDays";
 import { ATOMIC_WEIGHT_G_PER_MOL as WEIGHT, type Ion } from "@/core/feed/nutrients";
 import { formatNumber, quantityText } from "@/core/units/format";
-import { Only } from "@/features/frame/who";
 import { QuantityBlank } from "@/ui/blank/Blank";
-import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
+import { SchoolButtons } from "../SchoolButtons";
 
 interface SchoolRowProps {
   readonly rule: LoopChangeRule;
@@ -48,16 +47,7 @@ export function SchoolRow({ rule, days, isChosen, isLooked, busy, onRule, onLook
       <td>{formatNumber(days.minutes / 60)} h</td>
       <td>
         <span className="flex justify-end gap-1">
-          <Button look="quiet" className="!text-base" aria-pressed={isLooked} onClick={onLook}>
-            Look
-          </Button>
-          <Only right="plan">
-            {!isChosen && (
-              <Button className="!text-base" disabled={busy} onClick={onChoose}>
-                Choose
-              </Button>
-            )}
-          </Only>
+          <SchoolButtons {...{ isChosen, isLooked, busy, onLook, onChoose }} />
         </span>
       </td>
     </tr>

@@ -2,10 +2,9 @@
 import type { SharedEc } from "@/core/feed/sharedEc";
 import type { StrengthSchool } from "@/core/feed/strengthSchool";
 import { quantityText } from "@/core/units/format";
-import { Only } from "@/features/frame/who";
 import { QuantityBlank } from "@/ui/blank/Blank";
-import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
+import { SchoolButtons } from "../SchoolButtons";
 
 /** A school with what it comes to. */
 export interface Judged {
@@ -61,16 +60,7 @@ export function SchoolRow({ judged, isChosen, isLooked, busy, onSchool, onLook, 
               : `${outside.outside.map(({ name }) => name).join(", ")} outside: ${Math.round((100 * outside.plantsOutside) / outside.plants)} % of the plant-days`}
       </p>
       <span className="flex items-start gap-1 lg:justify-end">
-        <Button look="quiet" className="!text-base" aria-pressed={isLooked} onClick={onLook}>
-          Look
-        </Button>
-        <Only right="plan">
-          {!isChosen && (
-            <Button className="!text-base" disabled={busy} onClick={onChoose}>
-              Choose
-            </Button>
-          )}
-        </Only>
+        <SchoolButtons {...{ isChosen, isLooked, busy, onLook, onChoose }} />
       </span>
     </li>
   );

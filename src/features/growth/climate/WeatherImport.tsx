@@ -1,9 +1,10 @@
 "use client";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { readWeather, type WeatherDay, type WeatherFile } from "@/core/place/climate/weatherFile";
 import { dayInWords, type Day } from "@/core/units/day";
-import { counted, formatNumber, quantityText } from "@/core/units/format";
+import { counted, quantityText } from "@/core/units/format";
 import { importWeather, removeWeather } from "@/server/place/climateActions";
+import { FileOrPaste } from "@/features/frame/FileOrPaste";
 import { useCommand } from "@/features/frame/useCommand";
 import { Button } from "@/ui/Button";
 import { useUnits } from "@/ui/units";
@@ -16,15 +17,12 @@ export interface Imported {
   readonly to: Day;
 }
 
-/** So many faults are listed; the rest are counted. */
-const MOST_LISTED = 12;
 const PREVIEWED = 4;
 
 /** Brings daily weather in from a file: first looked through, with what is wrong line by line; taken whole or not at all. */
 export function WeatherImport({ imported, onDone }: { imported: Imported | null; onDone: () => void }) {
   const [text, setText] = useState("");
   const [file, setFile] = useState<WeatherFile | null>(null);
-  const chooser = useRef<HTMLInputElement>(null);
   const taking = useCommand(importWeather, { done: "Days brought in", undo: false });
   const forgetting = useCommand(removeWeather, { done: "Imported days removed", undo: false });
   const look = (next: string) => {
@@ -42,47 +40,13 @@ export function WeatherImport({ imported, onDone }: { imported: Imported | null;
         (mm), <b>humidity</b> (%), <b>wind</b> (m/s, 2 m up) and <b>radiation</b> (MJ/m² a day). Temperatures in °C.
         Days that are there already are replaced.
       </p>
-      <div className="flex flex-wrap gap-3">
-        <Button onClick={() => chooser.current?.click()}>Choose a file</Button>
-        <input
-          ref={chooser}
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          aria-label="File of daily weather"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={async ({ target }) => {
-            const chosen = target.files?.[0];
-            target.value = "";
-            if (chosen) look(await chosen.text());
-          }}
-        />
-      </div>
-      <label className="block font-bold">
-        Or paste it here; mend lines here, too
-        <textarea
-          className="input mt-1 font-mono text-sm font-normal"
-          rows={8}
-          spellCheck={false}
-          value={text}
-          placeholder={"date,tmax,tmin,rain\n2026-01-01,14.2,6.1,0"}
-          onChange={({ target }) => look(target.value)}
-        />
-      </label>
-      {file && file.problems.length > 0 && (
-        <div role="alert" className="border-l-[6px] border-alarm bg-alarm-pale px-3 py-2">
-          <p className="font-bold">
-            {file.problems.length === 1 ? "One thing is" : `${formatNumber(file.problems.length)} things are`} wrong;
-            nothing is brought in until all are mended.
-          </p>
-          <ul className="mt-1 list-disc pl-5">
-            {file.problems.slice(0, MOST_LISTED).map((problem) => (
-              <li key={JSON.stringify(problem)}>{weatherProblemWords(problem)}</li>
-            ))}
-          </ul>
-          {file.problems.length > MOST_LISTED && <p>… and {formatNumber(file.problems.length - MOST_LISTED)} more.</p>}
-        </div>
-      )}
+      <FileOrPaste
+        label="File of daily weather"
+        text={text}
+        placeholder={"date,tmax,tmin,rain\n2026-01-01,14.2,6.1,0"}
+        problems={(file?.problems ?? []).map(weatherProblemWords)}
+        onText={look}
+      />
       {file && file.problems.length === 0 && <Preview days={file.days} />}
       <div className="flex flex-wrap gap-3 border-t border-rule pt-3">
         <Button look="strong" disabled={!file || file.problems.length > 0 || taking.busy} onClick={() => void take()}>

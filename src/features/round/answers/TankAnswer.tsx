@@ -4,6 +4,8 @@ import { PER_L, type DosePer } from "@/core/feed/label";
 import { number } from "@/core/place/kinds/shared";
 import { MeasureBlank } from "@/features/frame/blank/MeasureBlank";
 import { useBlanks } from "@/features/frame/blank/useBlanks";
+import type { BlankMeasure } from "@/features/frame/blank/blanks";
+import { formatNumber } from "@/core/units/format";
 import { ChoiceBlank } from "@/ui/blank/Blank";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { AnswerFrame } from "./AnswerFrame";
@@ -20,6 +22,7 @@ const PER: readonly { readonly value: DosePer; readonly label: string }[] = [
 const WAYS = [
   { value: "fresh", label: "fresh water" },
   { value: "read", label: "feed that was read" },
+  { value: "mixed", label: "feed that I have mixed" },
 ] as const satisfies readonly { readonly value: Way; readonly label: string }[];
 
 const VOLUME = number("volumeL", "Tank", "volume", 0.1, 1_000_000);
@@ -27,6 +30,13 @@ const AMOUNT = number("amount", "The label says", "ratio", 0.001, 10_000);
 const STRENGTH = number("strength", "Strength", "share", 0.01, 5);
 const MEASURE_ML = number("measureL", "Holds", "dose", 0.0001, 10);
 const FRESH = [VOLUME, AMOUNT, STRENGTH];
+const MIXED = [
+  VOLUME,
+  number("amount", "The label says", "ratio", 0.01, 1000),
+  number("strength", "Strength", "share", 0.05, 5),
+  number("putIn", "I put in", "ratio", 0, 1_000_000),
+  number("headspaceL", "Room over it", "volume", 0, 1_000_000),
+];
 const READ = [
   VOLUME,
   AMOUNT,
@@ -39,6 +49,7 @@ const LABEL = LABEL_PARTS.map(([name, , label]) => ({
   ...number(name, label, "ratio", 0, 100),
   optional: true as const,
 }));
+const MEASURES: Readonly<Record<Way, readonly BlankMeasure[]>> = { fresh: FRESH, read: READ, mixed: MIXED };
 /** How much of a product goes into a tank. */
 export function TankAnswer({ context }: { readonly context: AnswerContext }) {
   const us = context.units.system === "us";
@@ -49,7 +60,7 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
   });
   const { unit, per, way } = chosen;
   const measures = useMemo(
-    () => [...(way === "fresh" ? FRESH : READ), ...(HAS_SIZE.has(unit) ? [MEASURE_ML] : []), ...LABEL],
+    () => [...MEASURES[way], ...(HAS_SIZE.has(unit) ? [MEASURE_ML] : []), ...LABEL],
     [way, unit],
   );
   const first = useMemo(
@@ -57,6 +68,8 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
       volumeL: us ? "25 gal" : "100 L",
       amount: us ? "1" : "5",
       strength: "50 %",
+      putIn: us ? "30" : "500",
+      headspaceL: us ? "5 gal" : "20 L",
       measureL: us ? "1 tbsp" : "8 mL",
       readEc: "1.0 mS",
       wantedEc: "1.4 mS",
@@ -103,9 +116,14 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
             options={PER}
             onValue={(next) => choose({ ...chosen, per: next })}
           />
-          {way === "fresh" ? (
-            <>, and I want {blank("strength")} of that.</>
-          ) : (
+          {way === "fresh" && <>, and I want {blank("strength")} of that.</>}
+          {way === "mixed" && (
+            <>
+              , I wanted {blank("strength")} of that and put in {blank("putIn")}{" "}
+              {UNITS.find(({ value }) => value === unit)!.label}. Over it there is room for {blank("headspaceL")}.
+            </>
+          )}
+          {way === "read" && (
             <>
               . It reads {blank("readEc")} and I want {blank("wantedEc")}; the full dose adds {blank("labelEc")} to my
               water of {blank("waterEc")}.
@@ -113,8 +131,8 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
           )}
         </>
       }
-      figure={words.figure}
-      unit={words.unit}
+      figure={found.mixed ? formatNumber(found.mixed.times, 2) : words.figure}
+      unit={found.mixed ? "times what I wanted" : words.unit}
       about={found.says}
       rows={rowsOf(found, unit, units)}
       how={HOW[way]}
@@ -153,6 +171,10 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
 }
 
 const HOW: Readonly<Record<Way, readonly string[]>> = {
+  mixed: [
+    "What was put in ÷ (the label’s dose × litres × strength). Mass counts here, so it is exact.",
+    "Over by the factor r: water = litres × (r − 1); where that does not fit, the least drain that lets the rest fill the tank.",
+  ],
   fresh: [
     "The label’s dose × what the tank holds × strength.",
     `An imperial gallon is ${(PER_L.imperialGallon / PER_L.usGallon).toFixed(2)} US gallons; a teaspoon is 5 mL.`,

@@ -142,3 +142,23 @@ test("of weekly harvest, weeks and sites the third is told, and kept as an order
   await waitFor(() => expect(keep).toHaveBeenCalled());
   expect(keep.mock.calls[0]![0]).toEqual({ crop: { library: "Lettuce, heads" }, weekday: 5, quantity: 76 });
 });
+
+test("what was mixed is held against label and plan: too much is drained and filled, too little is made good", async () => {
+  const { user } = asked("tank");
+  const write = async (name: string, text: string) => {
+    await user.clear(blank(name));
+    await user.type(blank(name), text);
+  };
+  await user.selectOptions(screen.getByRole("combobox", { name: "What is in it" }), "feed that I have mixed");
+  // 100 L at half of 5 mL a litre are 250 mL; twice as much went in, and there is room for 20 L.
+  expect(answer()).toContain("2 times what I wanted");
+  expect(answer()).toContain("to drain first40 L");
+  expect(answer()).toContain("then water60 L");
+  await write("Room over it", "200 L");
+  expect(answer()).toContain("water to add100 L");
+  await write("I put in", "100");
+  expect(answer()).toContain("0.4 times what I wanted");
+  expect(screen.getByText("150 mL")).toBeTruthy();
+  await write("I put in", "6000");
+  expect(answer()).toContain("take plants out of it");
+});

@@ -5,6 +5,7 @@ import { formatNumber, quantityText } from "@/core/units/format";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import type { SlipStepView } from "@/ui/SlipSteps";
 import type { AnswerRow } from "./AnswerFrame";
+import { mendRows, mendSteps, mixedDose, type MixedDose } from "./mixedDose";
 
 export const UNITS: readonly { readonly value: DoseUnit; readonly label: string }[] = [
   { value: "g", label: "g" },
@@ -15,7 +16,7 @@ export const UNITS: readonly { readonly value: DoseUnit; readonly label: string 
   { value: "ounce", label: "oz" },
   { value: "fluid ounce", label: "fl oz" },
 ];
-export type Way = "fresh" | "read";
+export type Way = "fresh" | "read" | "mixed";
 export interface Chosen {
   readonly unit: DoseUnit;
   readonly per: DosePer;
@@ -45,6 +46,8 @@ export interface Found {
   readonly label: LabelPercent;
   readonly labelSays: string;
   readonly gramsPerL: number | null;
+  /** Of a feed that was mixed already: how far it is off, and how it is mended. */
+  readonly mixed?: MixedDose;
 }
 
 const NOTHING: DoseAmount = { measures: 0, grams: 0, mL: 0 };
@@ -64,7 +67,12 @@ export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string,
   );
   const perLitre = tankDose(1, dose, 1);
   const common = { label, labelSays: labelWords(label, perLitre.grams), gramsPerL: perLitre.grams };
-  if (way === "fresh" || good.readEc === undefined)
+  if (way === "mixed" && good.putIn !== undefined) {
+    const [volumeL, strength, headspaceL] = [good.volumeL!, good.strength!, good.headspaceL!];
+    const mixed = mixedDose(dose, { volumeL, strength, putIn: good.putIn, headspaceL });
+    return { ...common, kind: "add", amount: mixed.missing ?? NOTHING, waterL: 0, says: mixed.says, mixed };
+  }
+  if (way !== "read" || good.readEc === undefined)
     return {
       ...common,
       kind: "add",
@@ -136,7 +144,12 @@ export function amountWords({ measures, grams, mL }: DoseAmount, unit: DoseUnit,
 
 const split = (text: string) => ({ figure: text.split(" ").slice(0, -1).join(" "), unit: text.split(" ").at(-1)! });
 
-export function rowsOf({ kind, amount, waterL }: Found, unit: DoseUnit, units: UnitPreferences): AnswerRow[] {
+export function rowsOf(
+  { kind, amount, waterL, mixed }: Found,
+  unit: DoseUnit,
+  units: UnitPreferences,
+): readonly AnswerRow[] {
+  if (mixed && !mixed.missing) return mendRows(mixed.mend, units);
   if (kind === "dilute") return [{ what: "water to add", figure: quantityText(waterL, "volume", units) }];
   if (kind === "nothing") return [];
   return [
@@ -151,11 +164,15 @@ const FIRST_FILL = 0.85;
 
 /** What to do, in order. */
 export function stepsOf(
-  { kind, amount, waterL }: Found,
+  { kind, amount, waterL, mixed }: Found,
   volumeL: number,
   unit: DoseUnit,
   units: UnitPreferences,
 ): SlipStepView[] {
+  if (mixed) {
+    const missing = amountWords(amount, unit, units);
+    return mendSteps(mixed.mend, `${missing.figure} ${missing.unit}`);
+  }
   if (kind === "nothing") return [{ title: "Nothing to add" }];
   if (kind === "dilute")
     return [
