@@ -241,6 +241,15 @@ async function loadWater(
   );
   for (const [name, grams] of Object.entries(water.onHandG))
     await run(db, "update salt set on_hand_g = $3 where garden_id = $1 and name = $2", [gardenId, name, grams]);
+  const before = (days: number | null) => (days === null ? null : isoFromDay(today(place.garden.timeZone) - days));
+  for (const lot of water.lots)
+    await save("salt_lot", {
+      salt_id: salt.get(lot.salt),
+      name: lot.name,
+      received_on: before(lot.receivedDaysAgo),
+      opened_on: before(lot.openedDaysAgo),
+      used_up_on: before(lot.usedUpDaysAgo),
+    });
   const recipe = await idsOf(water.recipes, async (entry) => {
     const recipeId = await save("recipe", {
       name: entry.name,

@@ -312,7 +312,13 @@ test("a new recipe is solved as it is saved; changed, its amounts stay until oth
   expect(first.filter(({ g }) => g > 1).length).toBeGreaterThan(5);
   const open = () => formOf(rows, RECIPE, `id = ${recipeId}`, { salts: RECIPE_SALT });
   const targetsMgPerL = { ...(recipe.targetsMgPerL as object), K: 300 };
-  expect(said(await saveRecipe({ ...(await open()), targetsMgPerL } as never))).toMatchObject({ ok: true });
+  // Its charges do not balance any more: it is kept when somebody says so.
+  expect(said(await saveRecipe({ ...(await open()), targetsMgPerL } as never))).toMatchObject({
+    ok: false,
+    fields: { targetsMgPerL: expect.stringMatching(/^Charges do not balance: anions are \d+ % over/u) },
+  });
+  const kept = { ...(await open()), targetsMgPerL, balanceDoubted: true };
+  expect(said(await saveRecipe(kept as never))).toMatchObject({ ok: true });
   expect(await amounts()).toEqual(first);
 
   const [one] = first;

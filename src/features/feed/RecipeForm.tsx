@@ -96,9 +96,13 @@ type Chosen = readonly { readonly saltId: number; readonly stock: StockLetter }[
 
 /** Salts of the recipe and the stock each goes into; what may not go together is said at once. */
 function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
-  const { control, setValue, formState } = useFormContext();
+  const { control, setValue, clearErrors, formState } = useFormContext();
   const chosen = (useWatch({ control, name: "salts" }) ?? []) as Chosen;
-  const set = (next: Chosen) => setValue("salts", next, { shouldDirty: true });
+  const set = (next: Chosen) => {
+    setValue("salts", next, { shouldDirty: true });
+    // What was refused was refused as it stood before.
+    clearErrors(["salts", "root"]);
+  };
   const put = (salt: SaltRow, stock: StockLetter | null) => {
     const others = chosen.filter((entry) => entry.saltId !== salt.id);
     set(stock ? [...others, { saltId: salt.id, stock }] : others);

@@ -73,10 +73,10 @@ export function ShelfSheet({
                       <span className="block text-sm text-soft">{salt.caution}</span>
                     )}
                   </td>
-                  <td className="figure !text-xl text-right">
+                  <td className="figure !text-xl pl-4 text-right whitespace-nowrap">
                     <Quantity value={salt.onHandG} dimension="mass" />
                   </td>
-                  <td className="figure !text-xl text-right">
+                  <td className="figure !text-xl pl-4 text-right whitespace-nowrap">
                     {use && use.wantedG > 0 ? (
                       <Why
                         label={`${salt.name}: what the plan takes`}

@@ -35,6 +35,7 @@ export const WATER_SAMPLES: Samples = {
   "feed/importSalts": {
     importSalts: {
       least: "grower",
+      own: true,
       input: async () => ({ text: `name,K_percent,on_hand_g\nash ${Math.random()},12,500` }),
     },
   },
