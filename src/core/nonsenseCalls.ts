@@ -1024,6 +1024,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/ahead#countedInShortages",
       "garden/ahead#banksOf",
       "garden/stockRecord#sinceMixed",
+      "round/mixedSalts#mixedSalts",
       "garden/slipOf#acidStrengthOf",
       "garden/slipOf#acidResponse",
       "garden/acidRoom#acidRoom",

@@ -25,6 +25,17 @@ const having = (file: { cases: unknown }, key: string) =>
 test.each(having(ec, "ions_mmolL"))("EC of ions: $name", ({ given, expect: want }) =>
   within(ecOfIons(given.ions_mmolL), want.ec_mScm, 0.002),
 );
+const measured = having(ec, "measured_mScm");
+test.each(measured)("EC against what was measured: $name", ({ given, expect: want, tol }) =>
+  within(ecOfIons(given.ions_mmolL), want.measured_mScm, tol.ec_vs_measured_rel),
+);
+test("all conductivity standards but one are met within 3 %", () => {
+  const out = measured.filter(
+    ({ given, expect: want }) => Math.abs(ecOfIons(given.ions_mmolL) / want.measured_mScm - 1) > 0.03,
+  );
+  // Sodium sulfate pairs less than its constant says.
+  expect(out.map(({ name }) => name)).toEqual(["measured: Na2SO4 0.02 eq/L"]);
+});
 test.each(having(ec, "factorFree"))("$name", ({ given, expect: want, tol }) =>
   within(strengthForEc(given.recipe_mmolL, given.water_mmolL, given.targetEC_mScm) as number, want.factorFree, tol.rel),
 );

@@ -9,7 +9,7 @@ import { memo } from "./memo";
 import { plantsWithin, standsWithStays } from "./standing";
 import type { Worked } from "./worked";
 
-type Standing = Pick<Worked, "garden" | "plan" | "placed" | "growingAreaStands" | "today" | "input">;
+type Standing = Pick<Worked, "garden" | "plan" | "placed" | "growingAreaStands" | "today">;
 
 /** Plants of a crop and an age that stand on a loop on a day. */
 interface Aged {
@@ -25,7 +25,7 @@ function standingByAge(worked: Standing, loopId: number, day: Day): Aged[] {
   return memo(`aged ${loopId} ${day}`, [placed, garden.stands], () => {
     const batches = new Map(worked.plan.batches.map((one) => [one.batch.id, one]));
     const found = new Map<number, Aged>();
-    for (const { stand, start, end, stays } of standsWithStays(worked as Worked, day)) {
+    for (const { stand, start, end, stays } of standsWithStays(worked, day)) {
       if (stand.loopId !== loopId) continue;
       for (const { stay, runs } of stays) {
         const plants = plantsWithin(runs, start, end);

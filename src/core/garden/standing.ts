@@ -23,7 +23,7 @@ const plus = (one: Standing, other: Standing): Standing => ({
 });
 
 /** Each stand with where its sites begin in its growing area, and the stays that are there on a day. */
-export function standsWithStays({ growingAreaStands, placed }: Worked, day: Day) {
+export function standsWithStays({ growingAreaStands, placed }: Pick<Worked, "growingAreaStands" | "placed">, day: Day) {
   return [...growingAreaStands].flatMap(([areaId, stands]) => {
     const stays = (placed.get(areaId) ?? []).filter(({ stay }) => stay.from <= day && stay.to > day);
     let next = 0;

@@ -1,4 +1,4 @@
-import { PUMP } from "../garden/entities/water";
+import { PUMP } from "../garden/entities/pump";
 import { COMMON_PUMPS } from "./commonPumps";
 
 test.each(COMMON_PUMPS.map((pump) => [pump.id, pump] as const))("%s is what the form of a pump takes", (_, pump) => {

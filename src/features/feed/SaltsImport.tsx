@@ -6,12 +6,14 @@ import { counted } from "@/core/units/format";
 import { FileOrPaste } from "@/features/frame/FileOrPaste";
 import { useCommand } from "@/features/frame/useCommand";
 import { importSalts } from "@/server/feed/importSalts";
+import { useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
 import { Button } from "@/ui/Button";
 import { saltsProblemWords } from "./words";
 
 /** Brings salts in from a file: first looked through, with what is wrong line by line; taken whole or not at all. */
 export function SaltsImport({ onDone }: { readonly onDone: () => void }) {
   const [text, setText] = useState("");
+  const whatIf = useWhatIfParam();
   const { run, busy } = useCommand(importSalts, { done: "Salts brought in" });
   const file = text.trim() === "" ? null : readSalts(Papa.parse<string[]>(text.trim()).data);
   const problems = file?.problems ?? [];
@@ -19,7 +21,7 @@ export function SaltsImport({ onDone }: { readonly onDone: () => void }) {
     <div className="space-y-4">
       <p>
         One salt a line, columns named in the first, as in the{" "}
-        <a className="underline" href="/feed/salts.csv" download>
+        <a className="underline" href={withinWhatIf("/feed/salts.csv", whatIf)} download>
           file of this shelf
         </a>
         . Salts that are here by name are changed, the others are new; none is taken away.

@@ -7,6 +7,7 @@ import { LibraryList } from "@/features/frame/LibraryList";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Quantity } from "@/ui/units";
+import { useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
@@ -46,6 +47,7 @@ export function ShelfSheet({
   readonly today: Day;
 }) {
   const [editing, setEditing] = useOpened<number | "new" | "file" | "library">("shelf");
+  const whatIf = useWhatIfParam();
   const salt = salts.find(({ id }) => id === editing);
   return (
     <>
@@ -131,7 +133,11 @@ export function ShelfSheet({
           Bring in a file
         </Button>
       </Only>{" "}
-      <a className="no-print inline-flex min-h-11 items-center px-2 underline" href="/feed/salts.csv" download>
+      <a
+        className="no-print inline-flex min-h-11 items-center px-2 underline"
+        href={withinWhatIf("/feed/salts.csv", whatIf)}
+        download
+      >
         All salts as CSV
       </a>
       <Drawer

@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { CAUTIONS } from "@/core/feed/cautions";
-import type { Amount, RoundItem } from "@/core/round/types";
+import type { RoundItem } from "@/core/round/types";
 import { skipItem, tickItem, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
 import { Button, buttonClass } from "@/ui/Button";
@@ -23,6 +23,7 @@ import { useDraft } from "@/features/frame/drafts";
 import { useMay } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { Clear } from "./Clear";
+import { chosenLots, LotChoice } from "./LotChoice";
 import { taskDetail, taskFigure, taskTitle } from "./words";
 import { PanelFrame } from "./PanelFrame";
 import { Slip } from "./Slip";
@@ -210,43 +211,6 @@ function Settle({ item }: { item: RoundItem }) {
         </div>
       )}
     </div>
-  );
-}
-
-function chosenLots(lots: Readonly<Record<number, string>>) {
-  const chosen = Object.entries(lots).map(([saltId, lot]) => ({ saltId: Number(saltId), lot }));
-  return chosen.length > 0 ? { lots: chosen } : {};
-}
-
-/** Which bag each salt is weighed from, where there is a choice. */
-function LotChoice({
-  amounts,
-  lots,
-  onLot,
-}: {
-  readonly amounts: readonly Amount[];
-  readonly lots: Readonly<Record<number, string>>;
-  readonly onLot: (saltId: number, lot: string) => void;
-}) {
-  return amounts.map(({ of, name, lots: there = [] }) =>
-    of.kind === "salt" && there.length > 1 ? (
-      <div key={of.saltId} className="mb-3">
-        <Field label={`Lot of ${name}`}>
-          {(aria) => (
-            <select
-              {...aria}
-              className="input"
-              value={lots[of.saltId] ?? there[0]}
-              onChange={({ target }) => onLot(of.saltId, target.value)}
-            >
-              {there.map((lot) => (
-                <option key={lot}>{lot}</option>
-              ))}
-            </select>
-          )}
-        </Field>
-      </div>
-    ) : null,
   );
 }
 

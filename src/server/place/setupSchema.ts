@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { TIMER } from "@/core/garden/entities/water";
+import { TIMER } from "@/core/garden/entities/pump";
 import { PLACE_KIND_NAMES, type Setup } from "@/core/garden/setup/told";
 import { TOLD_KIND_NAMES, toldKind, type ToldKindName } from "@/core/place/told/kinds";
 import { schemaOf } from "../entities/joi";

@@ -1,6 +1,7 @@
 "use server";
 import { isDose } from "@/core/round/dosing";
-import { figuresOfEntry, plannedFigure, subjectOf, type Logged, type LogKind, type MixedSalt } from "@/core/round/log";
+import { mixedSalts } from "@/core/round/mixedSalts";
+import { figuresOfEntry, plannedFigure, subjectOf, type Logged, type LogKind } from "@/core/round/log";
 import { tankName } from "@/core/water/tankName";
 import { suspectSlip } from "@/core/units/slips";
 import type { Day } from "@/core/units/day";
@@ -68,23 +69,17 @@ function tickedEntry(item: RoundItem, input: TickInput): { readonly kind: LogKin
     case "mix":
       return {
         kind: "mix",
-        what: { kind: "task", stop, task, done: input.actual ?? plannedFigure(task), salts: mixedSalts(item, input) },
+        what: {
+          kind: "task",
+          stop,
+          task,
+          done: input.actual ?? plannedFigure(task),
+          salts: mixedSalts(item, input.actual, input.lots),
+        },
       };
     default:
       return { kind: task.kind, what: { kind: "task", stop, task, done: input.actual ?? plannedFigure(task) } };
   }
-}
-
-/** What went into a stock, for as much as was really made of it, and out of which bags. */
-function mixedSalts({ task, amounts }: RoundItem, { actual, lots = [] }: TickInput): MixedSalt[] {
-  const planned = task.kind === "mix" ? plannedFigure(task) : 0;
-  const share = actual === null || planned <= 0 ? 1 : actual / planned;
-  return amounts.flatMap(({ of, name, value, lots: there = [] }) => {
-    if (of.kind !== "salt") return [];
-    const chosen = lots.find(({ saltId }) => saltId === of.saltId)?.lot;
-    const lot = chosen !== undefined && there.includes(chosen) ? chosen : (there[0] ?? null);
-    return [{ saltId: of.saltId, name, grams: value * share, lot }];
-  });
 }
 
 /** What became of the units that were still on the plants of a line that is cleared; null where nothing was left. */

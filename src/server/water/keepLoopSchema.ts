@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { PUMP, TIMER } from "@/core/garden/entities/water";
+import { PUMP, TIMER } from "@/core/garden/entities/pump";
 import type { LoopPump } from "@/core/water/loopPump";
 import type { TimerProgram } from "@/core/water/timer";
 import { schemaOf } from "../entities/joi";

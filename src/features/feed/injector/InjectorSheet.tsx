@@ -83,7 +83,7 @@ function Flows({ loop, sheet }: { readonly loop: Loop; readonly sheet: Sheet }) 
           flows and its pressure are not known. Under Water, change the loop.
         </p>
       )}
-      {loop.injectorLeastHeadM === null && sheet.by === "network" && (
+      {sheet.by === "network" && sheet.flows.every(({ pressure }) => pressure === null) && (
         <p className="mt-3 text-soft">
           Its pressure was not judged: what its maker tells is not entered yet (Water, change the loop).
         </p>
