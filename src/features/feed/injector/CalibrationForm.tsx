@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { calibrate, dialPercent, isFarOff, METER_PLACES, type MeterPlace } from "@/core/feed/calibration";
 import type { Loop } from "@/core/garden/garden";
-import { formatNumber } from "@/core/units/format";
+import { formatNumber, quantityText } from "@/core/units/format";
 import { useDraft } from "@/features/frame/drafts";
 import { useCommand } from "@/features/frame/useCommand";
 import { farOffWords } from "@/features/round/words";
@@ -50,6 +50,12 @@ export function CalibrationForm({ loop }: { readonly loop: Loop }) {
         ["meteredL", quantityProblem(typed.meteredL, "Water metered", "volume", units)],
       ].filter((pair): pair is [string, string] => pair[1] !== undefined),
     );
+    if (typeof typed.setR === "number" && (typed.setR < 1 || typed.setR > 2000))
+      problems.setR = `1 to ${formatNumber(typed.setR)} is no ratio; it must be from 1 to 2000`;
+    if (typeof typed.stockDrawnL === "number" && typed.stockDrawnL < 0)
+      problems.stockDrawnL = "Stock drawn cannot be under 0";
+    if (typeof typed.meteredL === "number" && (typed.meteredL < 0.1 || typed.meteredL > 1e6))
+      problems.meteredL = `Water metered is ${quantityText(typed.meteredL, "volume", units)}; it must be at least ${quantityText(0.1, "volume", units)}`;
     if (!figures && Object.keys(problems).length === 0)
       problems.stockDrawnL = "More stock was drawn than flowed out: check mL and litres";
     setErrors(problems);
