@@ -95,6 +95,10 @@ const salt = {
   solubilityGPerL: [127, 194, 279, 380],
   stock: "B",
 } as const;
+const bottle = {
+  ...{ name: "part A", form: "liquid", densityKgPerL: 1.2, label: { N: 4, K2O: 6 }, isByVolume: true },
+  ...{ amount: 4, unit: "cap", per: "L", measureL: 0.01 },
+};
 const recipeSalt = { ...salt, pricePerKg: 1.9, onHandG: 5000, gPer1000L: 300 };
 const wish = {
   targetsMgPerL: { N: 100, K: 250 },
@@ -377,6 +381,20 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/label#elementsOfLabel": { args: [{ N: 4, P2O5: 18 }] },
   "feed/label#knowsNitrogen": { args: [{ N: 4, P2O5: 18 }] },
   "feed/label#labelMgPerL": { args: [{ N: 4, P2O5: 18 }, dose] },
+  "feed/ec#freeActivities": { args: [ions] },
+  "feed/saturation#saturation": { args: [{ Ca: 4, SO4: 2, H2PO4: 1 }, 6] },
+  "feed/saturation#clearToPh": { args: [{ Ca: 4, H2PO4: 1 }] },
+  "feed/saturation#clearToTimes": { args: [{ Ca: 4, SO4: 2, H2PO4: 1 }, { Ca: 1 }, 6] },
+  "feed/saturation#chelateHoldsToPh": { args: ["Fe-EDTA"] },
+  "feed/feedGuard#feedGuard": { args: [feed, [{ name: "Fe-EDTA", chelate: true }], 6.5] },
+  "feed/label#percentOfLabel": { args: [{ N: 4, P2O5: 18 }] },
+  "feed/labelFeed#keptProduct": { args: [bottle] },
+  "feed/labelFeed#labelFeedDoubts": { args: [[{ percent: salt.percent, gPer1000L: 800 }], 1.6] },
+  "feed/byLabel#byLabel": { args: [[{ percent: salt.percent }], [800], 1.6] },
+  "feed/byLabel#doseDoubt": { args: [4.8, 1.6] },
+  "feed/labelEc#saltsOutBy": { args: [{ "NO3-N": 100, K: 250 }] },
+  "feed/salts#liquidL": { args: [{ form: "liquid", densityKgPerL: 1.2 }, 300] },
+  "garden/setup/addLabelFeed#ecOfShare": { args: [{ K: 8, NO3: 8 }, { Ca: 1 }, 0.5] },
   "feed/label#scaled": { args: [{ N: 4 }, 2] },
   "feed/labelEc#labelEc": { args: [[dosed], { Na: 1 }] },
   "feed/labelEc#labelFactorForEc": { args: [[dosed], 1.2, { Na: 1, Cl: 1 }] },
@@ -1107,6 +1125,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/alreadyGrowing#reachedRows": ROWS,
   "garden/setup/addCrop#addCrop": GARDEN,
   "garden/setup/addMeter#addMeter": GARDEN,
+  "garden/setup/addLabelFeed#addLabelFeed": GARDEN,
   "garden/setup/addRecipe#addRecipe": GARDEN,
   "garden/setup/addRecipe#addSalt": GARDEN,
   "feed/salts#lotsLeft": ROWS,

@@ -7,15 +7,31 @@ export interface Caution {
 export const CAUTIONS = {
   acid: {
     short: "Acid: goggles and gloves, acid into water, never the other way; far from chlorine cleaner.",
-    more: "Ventilate and keep water at hand. Acid with hypochlorite gives chlorine gas; acid into bicarbonate water foams. Store apart, locked and labelled. The product's label and safety data sheet and local law go before this page.",
+    more: "Ventilate and keep water at hand. Acid with hypochlorite gives chlorine gas; acid into bicarbonate water foams carbon dioxide: no pits, no closed stores. No battery or descaling acid for food. Store apart from lyes and nitrates, locked and labelled. The product's label and safety data sheet and local law go before this page.",
   },
   strongAcid: {
     short: "Strong nitric or sulfuric acid: for trained hands; face shield, apron, never alone.",
-    more: "Nitric acid never with organics, citric acid, metals or chelates: brown, poisonous fumes. No battery or descaling acid for food. Acid into bicarbonate water foams carbon dioxide: no pits, no closed stores. In some countries it may not be sold to or held by the public: local law, the label and the safety data sheet go before this page.",
+    more: "Nitric acid never with organics, citric acid, metals or chelates: brown, poisonous fumes. In some countries it may not be sold to or held by the public: local law, the label and the safety data sheet go before this page.",
+  },
+  base: {
+    short: "What raises pH: goggles and gloves, slowly into water; never together with acid.",
+    more: "Potassium bicarbonate or carbonate in a loop, never sodium hydroxide: sodium stays. Carbonates foam with acid, lyes grow hot in water. Away from aluminium and from chlorine cleaner; the label and the safety data sheet go before this page.",
+  },
+  parts: {
+    short: "Parts A and B never meet before the water: one in, stir, then the other. Gloves and goggles.",
+    more: "Read the product’s own label and safety data sheet. Product into water, never back into its bottle. Caps and spoons used for plants are not used for food, and nothing mixed for plants goes into drinks containers.",
+  },
+  cleaning: {
+    short: "Chlorine cleaner never with acid, ammonium salts or urea: poisonous gas. Gloves, goggles, open doors.",
+    more: "Hypochlorite with acid gives chlorine, with ammonium or urea chloramines: rinse the one away before the other. By the product’s label, for the time that it says; then rinse with potable water until nothing smells.",
+  },
+  eaten: {
+    short: "For the table: no feed on what is eaten, potable water for the last rinse.",
+    more: "Stop wetting leaves with feed before the harvest. Leafy crops store nitrate, most of all in dark months: less nitrate in the feed, picked late in the day. The local food-safety rules go before this page.",
   },
   salts: {
     short: "Nitrates are oxidisers: dry, away from fuel and acid. Mask and gloves for dust.",
-    more: "Some nitrates may not be sold to or held by the public in some countries: follow local law, the label and the safety data sheet. Nothing mixed for plants goes into drinks containers.",
+    more: "Ammonium salts and urea never near chlorine cleaner (chloramines). Some nitrates may not be sold to or held by the public in some countries: follow local law, the label and the safety data sheet. Nothing mixed for plants goes into drinks containers.",
   },
   lifting: {
     short: "A full 20 L can weighs over 20 kg: fill in place or carry in two goes.",

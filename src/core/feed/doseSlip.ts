@@ -49,7 +49,7 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
     verdict: verdictOf(steps, says),
     says: says.length > 0 ? says : [{ kind: "in-band" }],
     steps,
-    cautions: cautionsFor(steps),
+    cautions: cautionsFor(steps, recipe?.inParts ?? false),
   };
 }
 
@@ -90,7 +90,7 @@ function correctionOf(input: DoseSlipInput): BringBack | null {
     headspaceL: Math.max(0, greatestL - levelL),
     ecMsPerCm,
     targetEcMsPerCm: bands.ecTarget,
-    stockFactor: stockFactor(feed, input.feeding),
+    stockFactor: stockFactor(recipe, input.feeding),
     wantedVolumeL: normalFillL,
   });
 }
@@ -104,7 +104,7 @@ function changeFindings({ reading, before }: DoseSlipInput): SlipFinding[] {
   return fell && ec > SAME_EC_MS_PER_CM ? [{ kind: "drinks-faster" }] : [];
 }
 
-function stateFindings({ reading, recipe, normalFillL, heightM = 0 }: DoseSlipInput): SlipFinding[] {
+function stateFindings({ reading, recipe, normalFillL, heightM = 0, clearToPh = null }: DoseSlipInput): SlipFinding[] {
   const { ecMsPerCm, ph, waterC, levelL } = reading;
   const found: SlipFinding[] = [];
   if (!recipe) found.push({ kind: "no-recipe" });
@@ -113,6 +113,7 @@ function stateFindings({ reading, recipe, normalFillL, heightM = 0 }: DoseSlipIn
   const { phLow, phHigh } = recipe?.bands ?? GENERAL_PH_BAND;
   if (ph !== null && ph > phHigh) found.push({ kind: "ph-high" });
   if (ph !== null && ph < phLow) found.push({ kind: "ph-low" });
+  if (ph !== null && clearToPh !== null && ph > clearToPh) found.push({ kind: "drops-out", clearToPh });
   if (ph !== null && (ph < PH_RANGE.least || ph > PH_RANGE.greatest))
     found.push({ kind: "ph-past-range", ...PH_RANGE });
   if (waterC !== null && waterC > WARM_WATER_C) {
@@ -138,10 +139,16 @@ function oxygenFindings({ oxygenMgPerL, waterC }: DoseSlipInput["reading"], heig
   return [{ kind: "low-oxygen", oxygenMgPerL, holdsMgPerL }];
 }
 
-function cautionsFor(steps: readonly SlipStep[]): CautionKey[] {
-  const keys: CautionKey[] = [];
-  if (steps.some((step) => step.do === "acid")) keys.push("acid");
-  if (steps.some((step) => step.do === "salt" || step.do === "stock")) keys.push("salts");
-  if (steps.some((step) => step.do === "drain")) keys.push("discharge");
-  return keys;
+function cautionsFor(steps: readonly SlipStep[], inParts: boolean): CautionKey[] {
+  const acids = steps.flatMap((step) => (step.do === "acid" ? [step.acid] : []));
+  const isFed = steps.some((step) => step.do === "salt" || step.do === "stock");
+  const keys: readonly (readonly [CautionKey, boolean])[] = [
+    ["acid", acids.length > 0],
+    ["strongAcid", acids.some((acid) => acid === "nitric" || acid === "sulfuric")],
+    ["base", steps.some((step) => step.do === "base")],
+    ["salts", isFed && !inParts],
+    ["parts", isFed && inParts],
+    ["discharge", steps.some((step) => step.do === "drain")],
+  ];
+  return keys.flatMap(([key, applies]) => (applies ? [key] : []));
 }

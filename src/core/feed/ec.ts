@@ -99,6 +99,24 @@ export function ecNearLast(ions: IonAmounts): number {
   return ecFrom(ions);
 }
 
+/**
+ * Activities of the free ions of a solution, by the same ion pairs and Davies activities as its EC.
+ *
+ * @param ions mmol/L, each 0 or more
+ * @returns mol/L of each ion that is there, and the activity coefficient of an ion with one charge
+ * @throws RangeError for a negative amount
+ * @source ecOfIons
+ */
+export function freeActivities(ions: IonAmounts): { readonly activities: IonAmounts; readonly gamma: number } {
+  forget();
+  read(ions);
+  const gamma = activity(pairUp());
+  const activities = Object.fromEntries(
+    ION_NAMES.flatMap((ion, at) => (TOTAL[at]! > 0 ? [[ion, FREE[at]! * gamma ** CHARGE_2[at]!]] : [])),
+  );
+  return { activities, gamma };
+}
+
 // What a solution is worked out in, one at a time: made anew, it would cost more than the sums.
 const TOTAL = new Float64Array(ION_NAMES.length);
 const FREE = new Float64Array(ION_NAMES.length);

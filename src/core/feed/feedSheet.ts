@@ -1,4 +1,5 @@
 import { GREATEST, requireFigures, requireRange } from "../units/range";
+import { byLabel } from "./byLabel";
 import { ecOfIons } from "./ec";
 import { elementsOfSalts } from "./elementsOfSalts";
 import { ionsFromElements, mixIons, type IonAmounts } from "./nutrients";
@@ -36,6 +37,8 @@ export interface StockTank {
 export interface FeedSheetInput {
   /** What the recipe is to come to, as written. */
   readonly wish: Omit<RecipeWish, "salts">;
+  /** Fed by labels: the salts are products at their labels' doses, and this is what the pack says of EC. */
+  readonly byLabel?: { readonly labelEcMsPerCm: number | null } | null;
   /** EC the ready feed shall have; the recipe's ratios are kept and its strength follows. */
   readonly ecMsPerCm: number;
   readonly salts: readonly RecipeSalt[];
@@ -66,13 +69,15 @@ export interface FeedSheet {
   /** Factor on the recipe as written that gives the wanted EC; null when none does. */
   readonly strength: number | null;
   /** Why none does. */
-  readonly noStrength: "water-too-strong" | "recipe-too-weak" | null;
+  readonly noStrength: "water-too-strong" | "recipe-too-weak" | "label-ec-not-told" | null;
   /** Grams of each salt in 1000 L of feed at the wanted EC, in the order of the salts. */
   readonly gPer1000L: readonly number[];
   readonly waterEcMsPerCm: number;
   /** EC of the recipe as written, before it is scaled. */
   readonly recipeEcMsPerCm: number;
   readonly recipeIons: IonAmounts;
+  /** Fed by a label that tells an EC and not what is in it: the ions only stand for that EC. */
+  readonly ionsUntold: boolean;
   readonly waterIons: IonAmounts;
   readonly factor: number;
   readonly stocks: readonly StockSheet[];
@@ -89,7 +94,9 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
   for (const stock of input.stocks)
     requireFigures("feedSheet", stock, { volumeL: [0, GREATEST], leftL: [0, GREATEST] });
   const writtenGPer1000L = input.salts.map(({ gPer1000L }) => gPer1000L ?? 0);
-  const recipeIons = ionsFromElements(elementsOfSalts(input.salts, writtenGPer1000L));
+  const told = input.byLabel && byLabel(input.salts, writtenGPer1000L, input.byLabel.labelEcMsPerCm);
+  const isUntold = told?.kind === "not-told";
+  const recipeIons = isUntold ? {} : (told?.ions ?? ionsFromElements(elementsOfSalts(input.salts, writtenGPer1000L)));
   const waterIons = ionsFromElements(input.wish.waterMgPerL, input.waterAlkalinityMgCaco3PerL);
   const hasSalts = Object.keys(recipeIons).length > 0;
   const scaled = hasSalts ? strengthForEc(recipeIons, waterIons, input.ecMsPerCm) : "recipe-too-weak";
@@ -102,7 +109,7 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
     result: recipeResult(wish, strength === null ? writtenGPer1000L : gPer1000L),
     writtenGPer1000L,
     strength,
-    noStrength: typeof scaled === "number" ? null : scaled,
+    noStrength: typeof scaled === "number" ? null : isUntold ? "label-ec-not-told" : scaled,
     gPer1000L,
     waterEcMsPerCm: ecOfIons(waterIons),
     recipeEcMsPerCm: ecOfIons(
@@ -112,6 +119,7 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
       ]),
     ),
     recipeIons,
+    ionsUntold: told?.kind === "told" && told.workedOutMsPerCm === null,
     waterIons,
     factor,
     stocks,

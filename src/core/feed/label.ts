@@ -1,5 +1,5 @@
 import { requireEach, requireFigures, requireRange } from "../units/range";
-import { ATOMIC_WEIGHT_G_PER_MOL as WEIGHT, NUTRIENTS, type Nutrient } from "./nutrients";
+import { ATOMIC_WEIGHT_G_PER_MOL as WEIGHT, NUTRIENTS, type Nutrient, type NutrientAmounts } from "./nutrients";
 
 const O = 15.999;
 const oxide = (element: number, atoms: number, oxygens: number) => (atoms * element) / (atoms * element + oxygens * O);
@@ -13,7 +13,7 @@ const OXIDES = {
   SO3: ["S", oxide(WEIGHT.S, 1, 3)],
 } as const;
 
-const NITROGEN_FORMS = ["NO3-N", "NH4-N", "urea-N"] as const;
+const NITROGEN_FORMS = ["NO3-N", "NH4-N", "urea-N"] as const satisfies readonly Nutrient[];
 
 /** Per cent by mass as printed on a pack: elements, oxides, and nitrogen whole or by its forms. */
 export type LabelPercent = Readonly<Partial<Record<Nutrient | keyof typeof OXIDES | "N", number>>>;
@@ -44,6 +44,19 @@ export function elementsOfLabel(label: LabelPercent): ElementAmounts {
     );
   else if (label.N !== undefined) add("N", label.N);
   return elements;
+}
+
+/**
+ * A label as the content of a salt, percent by mass. Nitrogen whose forms are not printed is kept as such.
+ *
+ * @param label per cent by mass
+ * @throws RangeError for a per cent outside 0–100
+ * @source elementsOfLabel
+ * @example percentOfLabel({ N: 4 }) // { "unstated-N": 4 }
+ */
+export function percentOfLabel(label: LabelPercent): NutrientAmounts {
+  const { N, ...percent } = elementsOfLabel(label);
+  return knowsNitrogen(label) || N === undefined ? percent : { ...percent, "unstated-N": N };
 }
 
 /** Whether a label says in which forms its nitrogen is; one without nitrogen does. */

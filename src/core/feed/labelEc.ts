@@ -1,5 +1,6 @@
 import { riseToZero } from "../numeric/riseToZero";
 import { requireRange } from "../units/range";
+import { chargeDifference } from "./chargeBalance";
 import { ecOfIons } from "./ec";
 import { elementsOfLabel, knowsNitrogen, scaled, type ElementAmounts, type LabelPercent } from "./label";
 import { ionsFromElements, mixIons, type IonAmounts, type NutrientAmounts } from "./nutrients";
@@ -11,7 +12,7 @@ export interface Dosed {
 }
 
 /** Charge balance over which a label is not believed, and over which it is doubted; shares. */
-const REFUSED_FROM = 0.1;
+export const MOST_OUT_BY = 0.1;
 const DOUBTED_FROM = 0.05;
 const GREATEST_STRENGTH = 20;
 
@@ -42,8 +43,8 @@ export function labelEc(products: readonly Dosed[], water: IonAmounts = {}): Lab
   );
   if (!products.every(({ label }) => knowsNitrogen(label))) return { kind: "nitrogen-forms-missing", mgPerL };
   const ions = ionsOf(mgPerL);
-  const chargeBalance = balanceOf(ions);
-  if (Math.abs(chargeBalance) > REFUSED_FROM) return { kind: "not-balanced", mgPerL, chargeBalance };
+  const chargeBalance = chargeDifference(ions);
+  if (Math.abs(chargeBalance) > MOST_OUT_BY) return { kind: "not-balanced", mgPerL, chargeBalance };
   const ecMsPerCm = ecOfIons(
     mixIons([
       [1, water],
@@ -98,14 +99,12 @@ function ecOver(ecAt: (factor: number) => number, wantedEcMsPerCm: number): numb
 }
 
 /**
- * (Cations − anions) ÷ the mean of both, in charges; 0 where there is neither.
- * @param ions mmol/L
+ * By how far the charges of salts are apart, a share of their mean; null where none conducts.
+ * @param mgPerL of elements
  */
-function balanceOf(ions: IonAmounts): number {
-  const { K = 0, Na = 0, NH4 = 0, Ca = 0, Mg = 0, Cu = 0, Zn = 0, NO3 = 0, Cl = 0, SO4 = 0, H2PO4 = 0 } = ions;
-  const cations = K + Na + NH4 + 2 * (Ca + Mg + Cu + Zn);
-  const anions = NO3 + Cl + 2 * SO4 + H2PO4;
-  return cations + anions === 0 ? 0 : (cations - anions) / ((cations + anions) / 2);
+export function saltsOutBy(mgPerL: NutrientAmounts): number | null {
+  const ions = ionsFromElements(mgPerL);
+  return Object.keys(ions).length === 0 ? null : chargeDifference(ions);
 }
 
 function ionsOf({ N: _all, ...elements }: ElementAmounts): IonAmounts {

@@ -1,9 +1,13 @@
 import { requireEach, requireRange } from "../units/range";
-/** Nutrients and ballast as a label or a recipe names them; masses are of the element. */
+/**
+ * Nutrients and ballast as a label or a recipe names them; masses are of the element. Unstated nitrogen is that of a label
+ * which does not print its forms.
+ */
 export const NUTRIENTS = [
   "NO3-N",
   "NH4-N",
   "urea-N",
+  "unstated-N",
   "P",
   "K",
   "Ca",

@@ -7,7 +7,7 @@ export type Aim = (typeof AIMS)[number];
 export type AimAmounts = Readonly<Partial<Record<Aim, number>>>;
 
 /** Nutrients that plants take by the gram. */
-export const MACRO_AIMS: readonly Aim[] = ["N", "NO3-N", "NH4-N", "urea-N", "P", "K", "Ca", "Mg", "S"];
+export const MACRO_AIMS: readonly Aim[] = ["N", "NO3-N", "NH4-N", "urea-N", "unstated-N", "P", "K", "Ca", "Mg", "S"];
 
 /** What a recipe is to come to, and from what. All amounts in mg/L of the element in the ready feed. */
 export interface RecipeWish {
@@ -31,7 +31,7 @@ export interface WishedSalt {
 /** A target or a least amount under this is none, mg/L. */
 export const TRACE_MG_PER_L = 1e-4;
 
-const NITROGEN: readonly Nutrient[] = ["NO3-N", "NH4-N", "urea-N"];
+const NITROGEN: readonly Nutrient[] = ["NO3-N", "NH4-N", "urea-N", "unstated-N"];
 
 /** Of an aim in given amounts of nutrients. */
 export function amountOf(aim: Aim, amounts: NutrientAmounts): number {

@@ -30,6 +30,11 @@ export function strengthForEc(
       ]),
     );
   if (ecOfIons(water) >= ecMsPerCm) return "water-too-strong";
-  if (ecAt(GREATEST_STRENGTH) < ecMsPerCm) return "recipe-too-weak";
-  return riseToZero(0, GREATEST_STRENGTH, (factor) => ecAt(factor) - ecMsPerCm);
+  // By doubling: a strong recipe many times over is past what activities are known for.
+  let greatest = 1;
+  while (ecAt(greatest) < ecMsPerCm) {
+    if (greatest >= GREATEST_STRENGTH) return "recipe-too-weak";
+    greatest *= 2;
+  }
+  return riseToZero(0, greatest, (factor) => ecAt(factor) - ecMsPerCm);
 }

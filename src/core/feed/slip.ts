@@ -3,7 +3,7 @@ import type { CautionKey } from "./cautions";
 import type { FeedSheet } from "./feedSheet";
 import type { LearnedResponse } from "./learnedResponse";
 import type { TankAcid } from "./phDose";
-import type { StockLetter } from "./salts";
+import type { Salt, StockLetter } from "./salts";
 
 /** One thing to do by hand. Amounts are in litres or grams; screens write them in the units of the jug that is there. */
 export type SlipStep =
@@ -17,7 +17,14 @@ export type SlipStep =
       readonly toMsPerCm: number;
     }
   | { readonly do: "stock"; readonly letter: StockLetter; readonly litres: number }
-  | { readonly do: "salt"; readonly saltId: number; readonly name: string; readonly grams: number }
+  | {
+      readonly do: "salt";
+      readonly saltId: number;
+      readonly name: string;
+      readonly grams: number;
+      /** Of a liquid. */
+      readonly liquidL?: number;
+    }
   | {
       readonly do: "acid";
       readonly acid: TankAcid;
@@ -48,6 +55,8 @@ export type SlipFinding =
   /** This water alone is over the target: another source could bring the tank down, or none here. */
   | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number; readonly sourceId: number | null }
   | { readonly kind: "no-recipe" | "recipe-too-weak" }
+  /** Over this pH calcium phosphate drops out of the feed. */
+  | { readonly kind: "drops-out"; readonly clearToPh: number }
   /** pH past what the charge balance is for. */
   | { readonly kind: "ph-past-range"; readonly least: number; readonly greatest: number }
   | { readonly kind: "not-read"; readonly figures: readonly TankFigure[] };
@@ -72,7 +81,11 @@ export interface SlipBands {
 export interface SlipRecipe {
   readonly feed: FeedSheet;
   /** In the order of the feed sheet. */
-  readonly salts: readonly { readonly id: number; readonly name: string }[];
+  readonly salts: readonly ({ readonly id: number; readonly name: string } & Partial<
+    Pick<Salt, "form" | "densityKgPerL">
+  > & { readonly stock?: StockLetter })[];
+  /** Parts of a bought product, which may not meet undiluted. */
+  readonly inParts?: boolean;
   readonly bands: SlipBands;
 }
 
@@ -92,6 +105,8 @@ export interface DoseSlipInput {
   readonly response?: LearnedResponse | null;
   /** Over the sea; 0 where it is not told. */
   readonly heightM?: number;
+  /** Over this pH calcium phosphate drops out of the feed; not told where its ions are not known. */
+  readonly clearToPh?: number | null;
   /** A source weaker than the target, where there is one. */
   readonly weakerSourceId: number | null;
 }

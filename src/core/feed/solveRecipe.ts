@@ -30,7 +30,7 @@ const S_OVER = 0.1;
 export const USUAL_WEIGHTS: MissWeights = {
   under: {
     ...Object.fromEntries(AIMS.map((aim) => [aim, MICRO_WEIGHT])),
-    ...{ N: 2, "NO3-N": 2, "NH4-N": 2, "urea-N": 2, P: 2, K: 2, Ca: 1.5, Mg: 1, S: S_WEIGHT },
+    ...{ N: 2, "NO3-N": 2, "NH4-N": 2, "urea-N": 2, "unstated-N": 2, P: 2, K: 2, Ca: 1.5, Mg: 1, S: S_WEIGHT },
   },
   over: { S: S_WEIGHT * S_OVER },
   worstFirst: true,

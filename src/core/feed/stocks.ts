@@ -1,5 +1,5 @@
 import { requireRange, requireEach, requireWhole } from "../units/range";
-import type { Salt } from "./salts";
+import { liquidL, type Salt } from "./salts";
 
 /** "1:100" means one part in 100 parts of outflow, or one part to 100 parts of water. */
 export type RatioConvention = "in" | "to";
@@ -99,7 +99,11 @@ export interface StockSolubility {
   }[];
   readonly verdict: "clear" | "close" | "does-not-dissolve";
   /** What comes nearest to its limit: a salt by name, or the sulfates together. */
-  readonly nearest: { readonly kind: "salt"; readonly name: string } | { readonly kind: "sulfates" };
+  readonly nearest:
+    | { readonly kind: "salt"; readonly name: string }
+    | { readonly kind: "sulfates" }
+    /** The liquids alone fill the stock. */
+    | { readonly kind: "volume" };
   /** Share of the limit that it takes. */
   readonly load: number;
   readonly coldestC: number;
@@ -109,7 +113,7 @@ export interface StockSolubility {
 
 /**
  * Does a stock dissolve at the store's coldest temperature? Each salt against its own limit; potassium and magnesium
- * sulfate, which share an ion, by the sum of their fractions.
+ * sulfate, which share an ion, by the sum of their fractions; liquids by the litres that they take up.
  *
  * @param salts with their grams per 1000 L of feed
  * @param factor concentration factor of the stock
@@ -117,7 +121,9 @@ export interface StockSolubility {
  * @source tests/reference/feed/stocks.json
  */
 export function stockSolubility(
-  salts: readonly (Pick<Salt, "name" | "percent" | "solubilityGPerL"> & { readonly gPer1000L: number })[],
+  salts: readonly (Pick<Salt, "name" | "percent" | "solubilityGPerL" | "form" | "densityKgPerL"> & {
+    readonly gPer1000L: number;
+  })[],
   factor: number,
   coldestC: number,
 ): StockSolubility {
@@ -150,7 +156,8 @@ export function stockSolubility(
     limitGPerL: 0,
     sulfate: false,
   });
-  const load = Math.max(worst.fraction, sulfateSum);
+  const liquids = salts.reduce((sum, salt) => sum + (liquidL(salt, salt.gPer1000L) ?? 0), 0) * (factor / 1000);
+  const load = Math.max(worst.fraction, sulfateSum, liquids);
   const verdict =
     load > 1
       ? "does-not-dissolve"
@@ -159,8 +166,12 @@ export function stockSolubility(
         : "clear";
   // A hair is added so that an exact whole ratio is not lost to rounding.
   const highestRatioR = load > 0 ? Math.floor(factor / load + 1e-9) : Infinity;
-  const nearest =
-    sulfateSum > worst.fraction ? { kind: "sulfates" as const } : { kind: "salt" as const, name: worst.name };
+  const nearest: StockSolubility["nearest"] =
+    liquids === load && load > 0
+      ? { kind: "volume" }
+      : sulfateSum > worst.fraction
+        ? { kind: "sulfates" }
+        : { kind: "salt", name: worst.name };
   return { fractions, verdict, nearest, load, coldestC, highestRatioR };
 }
 

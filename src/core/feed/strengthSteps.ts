@@ -1,7 +1,7 @@
 import type { TankCorrection } from "./bringBack";
 import type { DoseSlipInput, SlipRecipe, SlipStep } from "./slip";
 import type { FeedSheet } from "./feedSheet";
-import { STOCK_LETTERS, type StockLetter } from "./salts";
+import { liquidL, STOCK_LETTERS, type StockLetter } from "./salts";
 
 const DRY_FACTOR = 2000;
 const STIR_MINUTES = 5;
@@ -9,9 +9,17 @@ const STIR_MINUTES = 5;
 const LEAST_L = 0.5;
 const LEAST_G = 0.005;
 
-/** How many times feed strength the stocks are; dry salts bring no volume to speak of. */
-export function stockFactor(feed: FeedSheet, feeding: DoseSlipInput["feeding"]): number {
-  return feeding === "dry" ? DRY_FACTOR : feed.factor * (feed.strength ?? 1);
+/**
+ * How many times feed strength the stocks are. Dry salts bring no volume to speak of; bottles count as two stocks that
+ * together are as large as what is poured.
+ */
+export function stockFactor(
+  { feed, salts }: Pick<SlipRecipe, "feed" | "salts">,
+  feeding: DoseSlipInput["feeding"],
+): number {
+  if (feeding !== "dry") return feed.factor * (feed.strength ?? 1);
+  const pouredL = salts.reduce((sum, salt, at) => sum + (liquidL(salt, feed.writtenGPer1000L[at] ?? 0) ?? 0), 0);
+  return pouredL > 1 ? Math.max(1, (2 * 1000) / pouredL) : DRY_FACTOR;
 }
 
 /** The stocks that a feed takes, in the order in which they go in: A and B, and C where a salt stands alone in it. */
@@ -23,7 +31,7 @@ export function stockLetters({ stocks }: Pick<FeedSheet, "stocks">): StockLetter
 /** A correction as steps of the hand: out, water in, then one stock after the other with a stir between, or the salts. */
 export function strengthSteps(
   correction: TankCorrection,
-  { feed, salts, bands }: SlipRecipe,
+  { feed, salts, bands, inParts = false }: SlipRecipe,
   { feeding, reading }: DoseSlipInput,
 ): SlipStep[] {
   const { drainL, waterL, stockEachL } = correction;
@@ -43,16 +51,29 @@ export function strengthSteps(
     return [
       ...steps,
       ...stockLetters(feed).flatMap((letter, index): SlipStep[] => [
-        ...(index > 0 ? [{ do: "wait", minutes: STIR_MINUTES, before: "stock-b" } as const] : []),
+        ...(index > 0 ? [STIR] : []),
         { do: "stock", letter, litres: stockEachL },
       ]),
     ];
   // A litre of each stock carries the salts of so many litres of the recipe as written.
-  const feedL = stockEachL * stockFactor(feed, feeding);
-  const weighed = feed.writtenGPer1000L.flatMap((gPer1000L, index): SlipStep[] => {
+  const feedL = stockEachL * stockFactor({ feed, salts }, feeding);
+  const weighed = feed.writtenGPer1000L.flatMap((gPer1000L, index) => {
     const grams = (gPer1000L * feedL) / 1000;
-    const { id, name } = salts[index]!;
-    return grams >= LEAST_G ? [{ do: "salt", saltId: id, name, grams }] : [];
+    const salt = salts[index]!;
+    const litres = liquidL(salt, grams);
+    const step = {
+      do: "salt" as const,
+      saltId: salt.id,
+      name: salt.name,
+      grams,
+      ...(litres !== null && { liquidL: litres }),
+    };
+    return grams >= LEAST_G ? [{ step, stock: salt.stock }] : [];
   });
-  return [...steps, ...weighed];
+  const stirred = weighed.flatMap(({ step, stock }, at): SlipStep[] =>
+    inParts && at > 0 && stock !== weighed[at - 1]!.stock ? [STIR, step] : [step],
+  );
+  return [...steps, ...stirred];
 }
+
+const STIR: SlipStep = { do: "wait", minutes: STIR_MINUTES, before: "stock-b" };

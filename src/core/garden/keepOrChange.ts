@@ -29,7 +29,13 @@ export const USUAL_HABITS: ChangeHabits = { saltShare: 0.1, minutesPerChange: 45
 const MOST_DAYS = 366;
 
 /** Why a loop's tank is not followed. */
-export type NotFollowed = "runs-to-waste" | "no-recipe" | "no-strength" | "nothing-drinks";
+export type NotFollowed =
+  | "runs-to-waste"
+  | "no-recipe"
+  | "no-strength"
+  | "nothing-drinks"
+  /** Fed by a label that does not tell what is in it. */
+  | "ions-not-told";
 
 /**
  * What a loop's tank is worked out from: its recipe at the strength that it is run at, its water, what the plan drinks, and what
@@ -46,6 +52,7 @@ export function changeInput(worked: Worked, loop: Loop, habits: ChangeHabits): T
   if (!feed) return "no-recipe";
   const { sheet, strength } = feed;
   if (sheet.strength === null) return "no-strength";
+  if (sheet.ionsUntold) return "ions-not-told";
   const { plan, input } = worked;
   const from = plan.today - plan.from;
   const needL = plan.needLByLoop.get(loop.id)?.subarray(from, from + MOST_DAYS) ?? new Float64Array(0);

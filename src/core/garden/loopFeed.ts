@@ -20,6 +20,7 @@ function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {
   const feedLpd = loopNeedLpd(plan, loop.id);
   const sheet = feedSheet({
     wish: wishOf(recipe, source),
+    byLabel: recipe.byLabel ? recipe : null,
     ecMsPerCm: strength.ecMsPerCm,
     salts,
     waterAlkalinityMgCaco3PerL: source?.alkalinityMgCaco3PerL ?? 0,

@@ -51,7 +51,8 @@ export function firstAmounts(tables: Tables, solve: SolveProgram, only?: number)
   const parts = { ...tables.recipe_salt };
   for (const recipe of garden.recipes) {
     if (only !== undefined && recipe.id !== only) continue;
-    if (recipe.salts.length === 0 || recipe.salts.some(({ gPer1000L }) => gPer1000L !== null)) continue;
+    if (recipe.byLabel || recipe.salts.length === 0 || recipe.salts.some(({ gPer1000L }) => gPer1000L !== null))
+      continue;
     const salts = recipeSaltsOf(recipe, garden.salts);
     const found = solvedWith(recipe, salts, waterOf(garden, recipe), solve);
     if (typeof found === "string") continue;

@@ -93,7 +93,7 @@ export function solveAgain(feed: LoopFeed, source: Source | null, solve: SolvePr
 
 function whySolveAgain(feed: LoopFeed, source: Source | null, solve: SolveProgram): SolveAgain | null {
   const { recipe, salts, sheet } = feed;
-  if (salts.length === 0) return null;
+  if (recipe.byLabel || salts.length === 0) return null;
   if (salts.every(({ gPer1000L }) => gPer1000L === null)) return { kind: "never-solved" };
   const usedUp = salts.filter(({ onHandG, gPer1000L }) => onHandG === 0 && (gPer1000L ?? 0) > 0);
   if (usedUp.length > 0) return { kind: "used-up", salts: usedUp.map(({ name }) => name) };

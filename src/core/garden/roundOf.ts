@@ -82,7 +82,12 @@ function roundLoops(worked: Worked): RoundLoop[] {
       changeDue: changeDue(worked, loop),
       calibrationDue: calibrationDue(worked, loop),
       feed: feed?.sheet ?? null,
-      salts: feed ? feed.salts.map(({ id, name }) => ({ id, name, lots: lotsOf(rows, id) })) : [],
+      salts: feed
+        ? feed.salts.map(({ id, name, form, densityKgPerL }) => ({
+            ...{ id, name, form, densityKgPerL },
+            lots: lotsOf(rows, id),
+          }))
+        : [],
       ...sinceReading(state),
     };
   });

@@ -5,6 +5,7 @@ import { learnedResponse, type LearnedResponse } from "../feed/learnedResponse";
 import { TANK_ACIDS } from "../feed/phDose";
 import type { Loop } from "./garden";
 import { doseSlip } from "../feed/doseSlip";
+import { feedGuard } from "../feed/feedGuard";
 import { ecOfIons } from "../feed/ec";
 import { ionsFromElements } from "../feed/nutrients";
 import { tankLimits } from "./tank";
@@ -29,7 +30,10 @@ export function slipOf(
   return doseSlip({
     recipe:
       fed && recipe
-        ? { feed: fed.sheet, salts: fed.salts, bands: { ...recipe, ...fed.strength, ecTarget: fed.strength.ecMsPerCm } }
+        ? {
+            ...{ feed: fed.sheet, salts: fed.salts, inParts: recipe.byLabel },
+            bands: { ...recipe, ...fed.strength, ecTarget: fed.strength.ecMsPerCm },
+          }
         : null,
     feeding: loop.feeding,
     reading,
@@ -40,6 +44,7 @@ export function slipOf(
     acidStrength: acidStrengthOf(loop),
     response: acidResponse(season, loop),
     heightM: season.garden.climate?.elevationM ?? 0,
+    clearToPh: fed && recipe ? (feedGuard(fed.sheet, fed.salts, recipe.phHigh)?.clearToPh ?? null) : null,
     weakerSourceId: fed ? weakerSource(season, fed.strength.ecMsPerCm, loop.sourceId) : null,
   });
 }

@@ -1,5 +1,5 @@
 import { SETTLE_MINUTES } from "../feed/doseSlip";
-import { lotsLeft } from "../feed/salts";
+import { liquidL, lotsLeft, type Salt } from "../feed/salts";
 import { stockMl } from "../feed/stocks";
 import { stockLetters } from "../feed/strengthSteps";
 import type { Day } from "../units/day";
@@ -107,7 +107,7 @@ function topUpItem(loop: RoundLoop, today: Day): RoundItem | null {
 /** Stock or salts for a volume of feed at full strength. */
 export function feedAmounts(
   loop: Pick<RoundLoop, "feeding" | "feed"> & {
-    readonly salts: readonly { readonly id: number; readonly name: string }[];
+    readonly salts: readonly (Pick<Salt, "form" | "densityKgPerL"> & { readonly id: number; readonly name: string })[];
   },
   litres: number,
 ): Amount[] {
@@ -127,8 +127,15 @@ export function feedAmounts(
       name: loop.salts[i]!.name,
       value: (grams * litres) / 1000,
       dimension: "mass" as const,
+      ...inLitres(loop.salts[i]!, (grams * litres) / 1000),
     }))
     .filter((amount) => amount.value > 0.005);
+}
+
+/** A liquid is told by its litres too. */
+function inLitres(salt: Pick<Salt, "form" | "densityKgPerL">, grams: number): { readonly litres?: number } {
+  const litres = liquidL(salt, grams);
+  return litres === null ? {} : { litres };
 }
 
 function mixItems(loop: RoundLoop, today: Day): RoundItem[] {
@@ -147,14 +154,14 @@ function mixItems(loop: RoundLoop, today: Day): RoundItem[] {
         leftL,
         daysLeft: daysLeft.whole,
       },
-      amounts: salts.map((salt) => ({
-        of: { kind: "salt" as const, saltId: salt.id },
-        name: salt.name,
+      amounts: salts.map(({ id: saltId, name, tankG }) => {
+        const onShelf = loop.salts.find(({ id }) => id === saltId);
         // What is left is at strength: salts for what comes onto it.
-        value: (salt.tankG * (volumeL - leftL)) / volumeL,
-        dimension: "mass" as const,
-        lots: lotsLeft(loop.salts.find(({ id }) => id === salt.id)?.lots ?? []).map((lot) => lot.name),
-      })),
+        const value = (tankG * (volumeL - leftL)) / volumeL;
+        const lots = lotsLeft(onShelf?.lots ?? []).map((lot) => lot.name);
+        const of = { kind: "salt" as const, saltId };
+        return { of, name, value, dimension: "mass" as const, ...(onShelf && inLitres(onShelf, value)), lots };
+      }),
       cautions: ["salts" as const, "lifting" as const],
       due: today,
       ageDays: 0,

@@ -1,7 +1,7 @@
 import type { LoopChangeRule } from "../feed/changeRule";
 import type { CautionKey } from "../feed/cautions";
 import type { FeedSheet } from "../feed/feedSheet";
-import type { Lot, StockLetter } from "../feed/salts";
+import type { Lot, Salt, StockLetter } from "../feed/salts";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { Plan } from "../batches/plan";
 import type { PlacedStay } from "../batches/lanes";
@@ -33,6 +33,8 @@ export interface Amount {
   readonly name: string;
   readonly value: number;
   readonly dimension: Dimension;
+  /** Of a liquid, which is measured and not weighed. */
+  readonly litres?: number;
   /** Of a salt that is weighed: its lots that are not used up, the one in use first. */
   readonly lots?: readonly string[];
 }
@@ -197,7 +199,11 @@ export interface RoundLoop {
   /** Its injector is to be calibrated. */
   readonly calibrationDue: { readonly due: Day; readonly since: Day | null; readonly ratioR: number } | null;
   readonly feed: FeedSheet | null;
-  readonly salts: readonly { readonly id: number; readonly name: string; readonly lots: readonly Lot[] }[];
+  readonly salts: readonly (Pick<Salt, "form" | "densityKgPerL"> & {
+    readonly id: number;
+    readonly name: string;
+    readonly lots: readonly Lot[];
+  })[];
 }
 
 /** A catch-can test whose finds were not put right yet. */

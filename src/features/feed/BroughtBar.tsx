@@ -17,14 +17,17 @@ export function BroughtBar({
   aim,
   targetMgPerL,
   parts,
+  isTarget = true,
 }: {
   readonly aim: string;
+  /** Or all there is, where nothing is aimed at. */
   readonly targetMgPerL: number;
+  readonly isTarget?: boolean;
   readonly parts: readonly Brought[];
 }) {
   const there = parts.filter(({ mgPerL }) => mgPerL > 0.002 * targetMgPerL);
   const ends = there.map((_, at) => there.slice(0, at + 1).reduce((sum, part) => sum + part.mgPerL, 0));
-  const share = (mgPerL: number) => Math.min(1, mgPerL / targetMgPerL / BAR_END);
+  const share = (mgPerL: number) => Math.min(1, mgPerL / targetMgPerL / (isTarget ? BAR_END : 1));
   const words = there.map(({ name, mgPerL }) => `${amount(mgPerL)} mg/L from ${name}`).join(", ");
   return (
     <div role="img" aria-label={`${aim}: ${words || "nothing"}`} className="relative flex h-5 w-full bg-feed-pale">
@@ -41,7 +44,7 @@ export function BroughtBar({
           </span>
         );
       })}
-      <span className="absolute inset-y-0 w-0.5 bg-ink" style={{ left: `${100 / BAR_END}%` }} />
+      {isTarget && <span className="absolute inset-y-0 w-0.5 bg-ink" style={{ left: `${100 / BAR_END}%` }} />}
     </div>
   );
 }

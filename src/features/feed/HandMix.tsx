@@ -6,6 +6,7 @@ import type { Loop } from "@/core/garden/garden";
 import { inMeasure, OwnMeasureChoice, useOwnMeasure } from "./OwnMeasure";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
+import { inHand } from "./words";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
@@ -16,20 +17,28 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const amounts = (litres: number) =>
     feedAmounts({ feeding: loop.feeding, feed: feed.sheet, salts: feed.salts }, litres);
   const units = useUnits();
+  const { byLabel } = feed.recipe;
+  const isMeasured = loop.feeding !== "dry" || feed.salts.some(({ form }) => form === "liquid");
   const { measure, setMeasure } = useOwnMeasure();
   const steps = (litres: number): SlipStepView[] => [
     { title: "Fill to about 90 % with water", amount: { value: litres * 0.9, dimension: "volume" } },
-    ...amounts(litres).map((amount) => ({
-      title: amount.name,
-      amount,
-      how: "Grams for 1000 L of feed × litres to make ÷ 1000.",
-      ...(amount.dimension === "dose" && noteOf(inMeasure(amount.value, measure))),
-    })),
+    ...amounts(litres).map((amount, at): SlipStepView => {
+      const taken = inHand(amount);
+      const spoons = taken.dimension === "dose" ? inMeasure(taken.value, measure) : null;
+      const apart = byLabel && at > 0 ? "stir first: parts never meet undiluted" : null;
+      const note = [spoons, apart].filter((one) => one !== null).join("; ");
+      return {
+        title: amount.name,
+        amount: taken,
+        how: "Grams for 1000 L of feed × litres to make ÷ 1000.",
+        ...(note !== "" && { note }),
+      };
+    }),
     { title: "Stir, and make up to", amount: { value: litres, dimension: "volume" } },
   ];
   return (
     <>
-      {loop.feeding !== "dry" && <OwnMeasureChoice measure={measure} onMeasure={setMeasure} />}
+      {isMeasured && <OwnMeasureChoice measure={measure} onMeasure={setMeasure} />}
       <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <section aria-label="Fill">
           <h2 className="border-b-2 border-ink pb-1 text-3xl">
@@ -59,5 +68,3 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
     </>
   );
 }
-
-const noteOf = (note: string | null) => (note === null ? {} : { note });

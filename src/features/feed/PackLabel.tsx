@@ -1,13 +1,13 @@
 "use client";
 import { useState } from "react";
 import { useFormContext } from "react-hook-form";
-import { elementsOfLabel, type LabelPercent } from "@/core/feed/label";
+import { percentOfLabel, type LabelPercent } from "@/core/feed/label";
 import type { Nutrient } from "@/core/feed/nutrients";
 import { formatNumber } from "@/core/units/format";
 import { Button } from "@/ui/Button";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 
-const ON_PACKS = ["NO3-N", "NH4-N", "urea-N", "P2O5", "K2O", "CaO", "MgO", "SO3"] as const;
+const ON_PACKS = ["N", "NO3-N", "NH4-N", "urea-N", "P2O5", "K2O", "CaO", "MgO", "SO3"] as const;
 
 /** What a pack prints, as oxides: written into the content as elements. */
 export function PackLabel() {
@@ -25,11 +25,9 @@ export function PackLabel() {
         `The label adds up to ${formatNumber(sum, 1)} %: a pack tells at most 100 % by mass. Is it told by volume, or is one figure an element and not an oxide?`,
       );
     if (isByVolume && !(density > 0)) return setWrong("By volume wants the density: write above how heavy a litre is.");
-    const { N: _all, ...elements } = elementsOfLabel(Object.fromEntries(told) as LabelPercent);
-    const byMass = Object.entries(elements).map(([name, percent]): [string, number] => [
-      name,
-      Number((isByVolume ? percent / density : percent).toFixed(3)),
-    ]);
+    const byMass = Object.entries(percentOfLabel(Object.fromEntries(told) as LabelPercent)).map(
+      ([name, percent]): [string, number] => [name, Number((isByVolume ? percent / density : percent).toFixed(3))],
+    );
     setWrong(undefined);
     const before = (getValues("percent") ?? {}) as Partial<Record<Nutrient, number>>;
     setValue("percent", { ...before, ...Object.fromEntries(byMass) }, { shouldDirty: true });
@@ -61,8 +59,8 @@ export function PackLabel() {
       )}
       <Button onClick={fill}>Write it into the content</Button>
       <p className="mt-1 text-sm text-soft">
-        Nitrogen is asked by its forms: a label that tells only all of it together says nothing of ammonium and
-        strength.
+        Nitrogen by its forms where they are printed; N alone where they are not: it says nothing of ammonium and
+        strength, so the EC is taken from the pack or a meter.
       </p>
     </details>
   );

@@ -12,11 +12,16 @@ import { AmountFields } from "@/features/frame/form/AmountFields";
 import { EntityForm } from "@/features/frame/form/EntityForm";
 import { formValues } from "@/features/frame/form/formValues";
 import { fieldsOf } from "@/features/frame/form/entityFields";
+import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { RECIPE, RECIPE_SALT } from "@/core/garden/entities/feed";
 
-const FIELDS = fieldsOf(RECIPE);
-/** N is nitrogen of all forms. Urea is never in loops. */
-const AIMED = AIMS.filter((aim) => aim !== "urea-N");
+const isByLabel = (values: { byLabel?: boolean }) => values.byLabel === true;
+const FIELDS = fieldsOf(RECIPE, {
+  labelEcMsPerCm: { when: isByLabel },
+  balanceDoubted: { when: (values: { byLabel?: boolean }) => !isByLabel(values) },
+});
+/** N is nitrogen of all forms. Urea is never in loops; a target names its form or all of them. */
+const AIMED = AIMS.filter((aim) => aim !== "urea-N" && aim !== "unstated-N");
 /** Leafy greens in recirculating water. */
 const EXAMPLE = {
   name: "",
@@ -30,6 +35,8 @@ const EXAMPLE = {
   greatestMgPerL: { Mn: 1.5, Zn: 0.6, Cu: 0.2, B: 0.7 },
   ammoniumShareMost: 0.15,
   balanceDoubted: false,
+  byLabel: false,
+  labelEcMsPerCm: null,
   targetsMgPerL: {
     "NO3-N": 266,
     "NH4-N": 17.5,
@@ -70,7 +77,7 @@ export function RecipeForm({
       saved="Recipe saved"
       onDone={onDone}
     >
-      <AmountFields name="targetsMgPerL" legend="Targets, mg/L of the element" keys={AIMED} />
+      <Targets />
       <details className="mt-3">
         <summary className="min-h-11 cursor-pointer font-bold">What it must hold</summary>
         <AmountFields name="leastMgPerL" legend="At least, mg/L of the recipe as written" keys={AIMED} />
@@ -79,6 +86,13 @@ export function RecipeForm({
       <SaltChoice salts={salts} />
     </EntityForm>
   );
+}
+
+/** What it aims at; a feed by labels aims at nothing. */
+function Targets() {
+  const { control } = useFormContext();
+  const byLabel = useWatch({ control, name: "byLabel" }) as boolean | undefined;
+  return byLabel ? null : <AmountFields name="targetsMgPerL" legend="Targets, mg/L of the element" keys={AIMED} />;
 }
 
 /** The same under another name, with its amounts. */
@@ -92,12 +106,17 @@ function copyOf(recipe: Recipe | undefined): object | null {
   };
 }
 
-type Chosen = readonly { readonly saltId: number; readonly stock: StockLetter }[];
+type Chosen = readonly {
+  readonly saltId: number;
+  readonly stock: StockLetter;
+  readonly gPer1000L?: QuantityValue;
+}[];
 
 /** Salts of the recipe and the stock each goes into; what may not go together is said at once. */
 function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
   const { control, setValue, clearErrors, formState } = useFormContext();
   const chosen = (useWatch({ control, name: "salts" }) ?? []) as Chosen;
+  const byLabel = useWatch({ control, name: "byLabel" }) as boolean | undefined;
   const set = (next: Chosen) => {
     setValue("salts", next, { shouldDirty: true });
     // What was refused was refused as it stood before.
@@ -126,6 +145,15 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
                 {salt.name}{" "}
                 <span className="text-sm text-soft">{usual === "either" ? "either" : `belongs in ${usual}`}</span>
               </span>
+              {byLabel && stock && (
+                <LabelDoseInput
+                  salt={salt}
+                  gPer1000L={chosen.find((entry) => entry.saltId === salt.id)?.gPer1000L ?? null}
+                  onGrams={(gPer1000L) =>
+                    set(chosen.map((entry) => (entry.saltId === salt.id ? { ...entry, gPer1000L } : entry)))
+                  }
+                />
+              )}
               <select
                 aria-label={`Stock of ${salt.name}`}
                 className="input !w-24"
@@ -147,5 +175,30 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
         </p>
       ))}
     </fieldset>
+  );
+}
+
+/** What the label says for a litre: millilitres of a liquid, grams of anything else. */
+function LabelDoseInput({
+  salt,
+  gPer1000L,
+  onGrams,
+}: {
+  readonly salt: SaltRow;
+  readonly gPer1000L: QuantityValue;
+  readonly onGrams: (gPer1000L: QuantityValue) => void;
+}) {
+  const perG = salt.form === "liquid" ? 1 / (salt.densityKgPerL ?? 1) : 1;
+  return (
+    <label className="flex items-center gap-1 text-sm">
+      <QuantityInput
+        className="!w-24"
+        aria-label={`The label’s dose of ${salt.name}`}
+        dimension="ratio"
+        value={typeof gPer1000L === "number" ? (gPer1000L / 1000) * perG : gPer1000L}
+        onValue={(perL) => onGrams(typeof perL === "number" ? (perL * 1000) / perG : perL)}
+      />
+      {salt.form === "liquid" ? "mL/L" : "g/L"}
+    </label>
   );
 }

@@ -1,5 +1,6 @@
 import { formatNumber, quantityText } from "@/core/units/format";
 import type { LoopFeed } from "@/core/garden/fed";
+import { liquidL } from "@/core/feed/salts";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { roundFeedL } from "./words";
@@ -10,14 +11,16 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
   const madeL = roundFeedL(units);
   return (
     <section>
-      <h2 className="text-2xl">Salts for {quantityText(madeL, "volume", units)} of feed</h2>
+      <h2 className="text-2xl">
+        {feed.recipe.byLabel ? "Products" : "Salts"} for {quantityText(madeL, "volume", units)} of feed
+      </h2>
       <table className="mt-1 w-full">
         <thead className="text-left text-sm text-soft">
           <tr>
             <th className="font-normal" colSpan={2}>
-              salt
+              {feed.recipe.byLabel ? "product" : "salt"}
             </th>
-            <th className="font-normal">stock</th>
+            <th className="font-normal">{feed.recipe.byLabel ? "part" : "stock"}</th>
             <th className="text-right font-normal">amount</th>
           </tr>
         </thead>
@@ -30,16 +33,20 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
               <td className="figure !text-xl text-right">
                 <Why
                   label={salt.name}
-                  how="The amount that was accepted for the recipe as written; scaled so that the feed has the wanted EC."
+                  how={
+                    feed.recipe.byLabel
+                      ? "The label’s dose; scaled so that the feed has the wanted EC."
+                      : "The amount that was accepted for the recipe as written; scaled so that the feed has the wanted EC."
+                  }
                   inputs={[
                     [
-                      "recipe as written",
+                      feed.recipe.byLabel ? "by the label" : "recipe as written",
                       salt.gPer1000L === null ? "–" : quantityText((salt.gPer1000L * madeL) / 1000, "mass", units),
                     ],
                     ["scaled by", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
                   ]}
                 >
-                  <Quantity value={(feed.sheet.gPer1000L[index]! * madeL) / 1000} dimension="mass" />
+                  <SaltAmount salt={salt} grams={(feed.sheet.gPer1000L[index]! * madeL) / 1000} />
                 </Why>
               </td>
             </tr>
@@ -48,4 +55,10 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
       </table>
     </section>
   );
+}
+
+/** A liquid by its millilitres, anything else by weight. */
+function SaltAmount({ salt, grams }: { readonly salt: LoopFeed["salts"][number]; readonly grams: number }) {
+  const litres = liquidL(salt, grams);
+  return litres === null ? <Quantity value={grams} dimension="mass" /> : <Quantity value={litres} dimension="dose" />;
 }

@@ -1,4 +1,6 @@
 "use client";
+import { useMemo } from "react";
+import { feedGuard } from "@/core/feed/feedGuard";
 import type { LoopFeed } from "@/core/garden/fed";
 import type { SolveAgain } from "@/core/garden/recipeProposal";
 import type { SaltRow } from "@/core/garden/garden";
@@ -7,6 +9,8 @@ import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { Picker } from "@/ui/Picker";
+import { LabelContent } from "./label/LabelContent";
+import { GuardNote } from "./GuardNote";
 import { NutrientBars } from "./NutrientBars";
 import { RecipeSalts } from "./RecipeSalts";
 import { SolveAgainNote } from "./solve/SolveAgainNote";
@@ -17,6 +21,7 @@ import { later } from "@/ui/later";
 
 const RecipeLibrary = later(() => import("./RecipeLibrary").then((part) => part.RecipeLibrary));
 const RecipeCompare = later(() => import("./RecipeCompare").then((part) => part.RecipeCompare));
+const LabelFeedForm = later(() => import("./label/LabelFeedForm").then((part) => part.LabelFeedForm));
 const RecipeForm = later(() => import("./RecipeForm").then((part) => part.RecipeForm));
 
 export interface RecipeSheetProps {
@@ -33,7 +38,10 @@ export interface RecipeSheetProps {
 /** What the loop is fed: targets against what the salts and the water come to, and the salts for 1000 litres. */
 export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, again }: RecipeSheetProps) {
   const mayPlan = useMay("plan");
-  const [editing, setEditing] = useOpened<number | "new" | "library" | "compare" | { readonly copy: number }>("feed");
+  const guard = useMemo(() => feed && feedGuard(feed.sheet, feed.salts, feed.recipe.phHigh), [feed]);
+  const [editing, setEditing] = useOpened<number | "new" | "library" | "label" | "compare" | { readonly copy: number }>(
+    "feed",
+  );
   return (
     <>
       <Picker href="/feed" query="loop" rows={loops} chosen={loopId}>
@@ -44,6 +52,9 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
           </Button>
           <Button look="quiet" onClick={() => setEditing("library")}>
             From the library
+          </Button>
+          <Button look="quiet" onClick={() => setEditing("label")}>
+            By the label
           </Button>
           {feed && (
             <Button look="quiet" onClick={() => setEditing({ copy: feed.recipe.id })}>
@@ -62,12 +73,17 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
           <section>
             <RecipeStrength feed={feed} waterName={waterName} />
             <SolveAgainNote loopId={loopId} again={again} />
-            <NutrientBars
-              result={feed.sheet.result}
-              salts={feed.salts}
-              waterName={waterName}
-              strength={feed.sheet.strength ?? 1}
-            />
+            {feed.recipe.byLabel ? (
+              <LabelContent feed={feed} waterName={waterName} />
+            ) : (
+              <NutrientBars
+                result={feed.sheet.result}
+                salts={feed.salts}
+                waterName={waterName}
+                strength={feed.sheet.strength ?? 1}
+              />
+            )}
+            {guard && <GuardNote guard={guard} phHigh={feed.recipe.phHigh} />}
           </section>
           <RecipeSalts feed={feed} />
         </div>
@@ -81,6 +97,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
               Take one from the library
             </Button>
             <Button onClick={() => setEditing("new")}>Enter a recipe</Button>
+            <Button onClick={() => setEditing("label")}>I feed by the label of what I buy</Button>
           </Only>
         </Empty>
       )}
@@ -103,7 +120,10 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
       <Drawer open={editing !== null} onClose={() => setEditing(null)} title={titleOf(editing)}>
         {editing === "compare" && feed && <RecipeCompare recipes={recipes} firstId={feed.recipe.id} />}
         {editing === "library" && <RecipeLibrary there={recipes.map(({ name }) => name)} />}
-        {editing !== null && editing !== "library" && editing !== "compare" && (
+        {editing === "label" && (
+          <LabelFeedForm loop={loops.find(({ id }) => id === loopId) ?? null} onDone={() => setEditing(null)} />
+        )}
+        {(editing === "new" || typeof editing === "number" || (typeof editing === "object" && editing !== null)) && (
           <RecipeForm
             recipe={recipes.find(({ id }) => id === editing) ?? null}
             copied={typeof editing === "object" ? recipes.find(({ id }) => id === editing.copy) : undefined}
@@ -118,6 +138,7 @@ export function RecipeSheet({ loops, loopId, feed, recipes, salts, waterName, ag
 
 function titleOf(editing: number | string | object | null): string {
   if (editing === "library") return "8 recipes to take over";
+  if (editing === "label") return "A feed by the label";
   if (editing === "compare") return "Two recipes side by side";
   return typeof editing === "number" ? "Change the recipe" : "New recipe";
 }

@@ -1,23 +1,35 @@
-import { formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, percentText, quantityText } from "@/core/units/format";
 import type { LoopFeed } from "@/core/garden/fed";
 import { schoolWords } from "./words";
 import { Quantity, useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 
+const HOW =
+  "The strength that the recipe is brought to; its ratios stay. EC is worked out from all ions by ion pairing and the specific conductance method, and is good to about ± 5 %.";
+const HOW_BY_LABEL =
+  "The strength that the label’s dose is brought to; its ratios stay. EC is worked out from what the labels print, or taken from the pack; between nothing and the whole dose it follows the ions.";
+
 /** The strength and pH that a feed is made to, and why it cannot be where it cannot. */
 export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName: string }) {
   const units = useUnits();
+  const { byLabel } = feed.recipe;
   return (
     <>
       <div className="mb-3 flex flex-wrap items-baseline gap-x-8 gap-y-1">
         <p className="sign text-5xl [&_small]:text-2xl [&_small]:text-soft">
           <Why
             label="EC of the ready feed"
-            how="The strength that the recipe is brought to; its ratios stay. EC is worked out from all ions by ion pairing and the specific conductance method, and is good to about ± 5 %."
+            how={byLabel ? HOW_BY_LABEL : HOW}
             inputs={[
-              ["recipe as written", quantityText(feed.sheet.recipeEcMsPerCm, "ec", units)],
+              [
+                byLabel ? "the label’s dose with this water" : "recipe as written",
+                quantityText(feed.sheet.recipeEcMsPerCm, "ec", units),
+              ],
               [waterName, quantityText(feed.sheet.waterEcMsPerCm, "ec", units)],
-              ["factor on the salts", feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3)],
+              [
+                byLabel ? "share of the label’s dose" : "factor on the salts",
+                feed.sheet.strength === null ? "–" : formatNumber(feed.sheet.strength, 3),
+              ],
             ]}
           >
             <Quantity value={feed.strength.ecMsPerCm} dimension="ec" />
@@ -26,6 +38,9 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
         <p className="sign text-3xl">
           pH {feed.recipe.phLow}–{feed.recipe.phHigh}
         </p>
+        {byLabel && feed.sheet.strength !== null && (
+          <p className="sign text-3xl">{percentText(feed.sheet.strength)} of the label</p>
+        )}
         <p className="text-soft">
           band {quantityText(feed.strength.ecLow, "ec", units)} – {quantityText(feed.strength.ecHigh, "ec", units)},
           made with {waterName.toLowerCase()}; {schoolWords(feed.strength.school)}
@@ -39,7 +54,9 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
               ? "This recipe has no salts yet: choose some from the shelf."
               : feed.sheet.noStrength === "recipe-too-weak"
                 ? `Even at eight times its strength this recipe does not come to EC ${quantityText(feed.strength.ecMsPerCm, "ec", units)}: look at its targets and salts.`
-                : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
+                : feed.sheet.noStrength === "label-ec-not-told"
+                  ? "The labels do not tell an EC: change this recipe and say what the whole dose adds, by the pack or a trial in a bucket."
+                  : `${waterName} alone has EC ${quantityText(feed.sheet.waterEcMsPerCm, "ec", units)}: this feed cannot be made with it. Choose a weaker water for the loop.`}
         </p>
       )}
     </>

@@ -5,6 +5,9 @@ import type { StrengthSchool } from "@/core/feed/strengthSchool";
 import type { StockConflict, StockSolubility } from "@/core/feed/stocks";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
+import type { Amount } from "@/core/round/types";
+export { labelDoubtWords } from "./label/words";
+import { labelDoubtWords, labelEcMissingWords, productProblemWords } from "./label/words";
 import type { FeedRefusal } from "@/server/feed/refused";
 
 /** A round amount of feed that salts are told for: 1000 L, or a hundred gallons where those are at home. */
@@ -31,6 +34,10 @@ export function solubilityWords(
   { verdict, nearest, load, coldestC, highestRatioR }: StockSolubility,
   units: UnitPreferences,
 ): string {
+  if (nearest.kind === "volume")
+    return load > 1
+      ? `It does not fit: the liquids alone are ${formatNumber(load, 2)} times the stock. The highest ratio that works is 1:${highestRatioR}.`
+      : `The liquids take up ${quantityText(load, "share", units)} of the stock; up to 1:${formatNumber(highestRatioR)} they fit.`;
   if (verdict === "clear")
     return `Everything dissolves with room to spare${Number.isFinite(highestRatioR) ? `; at ${quantityText(coldestC, "temperature", units)} it would up to 1:${formatNumber(highestRatioR)}` : ""}.`;
   const what = nearest.kind === "sulfates" ? "The sulfates together" : nearest.name;
@@ -42,8 +49,18 @@ export function solubilityWords(
 
 /** Why a recipe or a file of salts was not taken. */
 export function feedRefusalWords(refusal: FeedRefusal): string {
-  if (refusal.kind === "salts-faults") return refusal.problems.map(saltsProblemWords).join(" ");
-  return `Stock ${refusal.letter} is refused: ${stockConflictWords(refusal.conflict)}`;
+  switch (refusal.kind) {
+    case "salts-faults":
+      return refusal.problems.map(saltsProblemWords).join(" ");
+    case "stock-conflict":
+      return `Stock ${refusal.letter} is refused: ${stockConflictWords(refusal.conflict)}`;
+    case "product-wrong":
+      return `${refusal.product}: ${productProblemWords(refusal.problem)}`;
+    case "label-ec-not-told":
+      return labelEcMissingWords(refusal.why);
+    case "asks-label":
+      return refusal.doubts.map(labelDoubtWords).join(" ");
+  }
 }
 
 /** What is wrong with a file of salts. */
@@ -114,6 +131,11 @@ export function schoolWords({ kind }: StrengthSchool): string {
     case "bands":
       return "strength by the bands of its crops";
   }
+}
+
+/** An amount as the hand takes it: a liquid by its litres. */
+export function inHand({ value, dimension, litres }: Pick<Amount, "value" | "dimension" | "litres">) {
+  return litres === undefined ? { value, dimension } : { value: litres, dimension: "dose" as const };
 }
 
 /** What is shown beside the title of a feed sheet. */

@@ -54,6 +54,8 @@ const fieldsWith = (units: readonly HarvestUnit[]): readonly FieldSpec[] =>
     return [{ name: field.name, label: field.label, type: "choice", options }];
   });
 
+/** Plants take it up by its forms; urea hardly before microbes have turned it. */
+const TAKEN_UP = NUTRIENTS.filter((one) => one !== "urea-N" && one !== "unstated-N");
 const UPTAKE = fieldOf(VARIETY_STAGE, "uptakeMgPerL");
 const CLIMATE_OF_STAGE = ["needFrom", "kc", "areaPerPlantM2"].map((name) => fieldOf(VARIETY_STAGE, name));
 const ASKED_OF_STAGE = ["name", "growingAreaId", "survival", "needLpd", "daysByMonth"].map((name) =>
@@ -177,7 +179,7 @@ function Stages({ growingAreas }: { growingAreas: readonly GrowingAreaRow[] }) {
                   ))}
                 </div>
                 <p className="mt-2 text-soft">Uptake is kept with the stage; no sum uses it yet.</p>
-                <AmountFields name={`stages.${index}.uptakeMgPerL`} legend={UPTAKE.label} keys={NUTRIENTS} />
+                <AmountFields name={`stages.${index}.uptakeMgPerL`} legend={UPTAKE.label} keys={TAKEN_UP} />
               </details>
               {fields.length > 1 && (
                 <Button look="quiet" onClick={() => remove(index)}>

@@ -14,7 +14,7 @@ import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/Quantit
 import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
-import { schoolWords } from "@/features/feed/words";
+import { inHand, schoolWords } from "@/features/feed/words";
 import { useCommand } from "@/features/frame/useCommand";
 import { ReadingForm } from "./ReadingForm";
 import { StoreForm } from "./StoreForm";
@@ -86,7 +86,7 @@ export function ItemPanel({
             <SlipSteps
               steps={item.amounts.map((amount) => ({
                 title: amount.name,
-                amount,
+                amount: inHand(amount),
                 how: HOW_AMOUNT,
                 ...(amount.lots?.length === 1 && { note: `lot ${amount.lots[0]}` }),
               }))}

@@ -43,6 +43,8 @@ export function slipFindingWords(
       return "pH is under its band: ammonium, low light, or roots in trouble; look at the roots.";
     case "ph-past-range":
       return `pH outside ${finding.least} to ${finding.greatest} is past what can be worked out: check the meter, then change the solution.`;
+    case "drops-out":
+      return `Over about pH ${finding.clearToPh.toFixed(1)} calcium phosphate drops out of this feed: a white film, clogged emitters. Bring pH down before anything is added.`;
     case "warm-water":
       return [
         `Over ${quantityText(finding.overC, "temperature", units)} roots want more oxygen than warm water holds`,
@@ -142,8 +144,9 @@ function inHand(step: SlipStep, units: UnitPreferences): SlipStepView {
     case "salt":
       return {
         title: step.name,
-        amount: { value: step.grams, dimension: "mass" },
-        note: "dissolved in a bucket of tank water",
+        ...(step.liquidL === undefined
+          ? { amount: { value: step.grams, dimension: "mass" }, note: "dissolved in a bucket of tank water" }
+          : { amount: { value: step.liquidL, dimension: "dose" }, note: "poured slowly with the pump on" }),
       };
     case "acid":
       return {

@@ -38,7 +38,7 @@ const FIELDS: readonly FieldSpec[] = [
     name: "analysisMgPerL",
     label: "Analysis, mg/L",
     type: "amounts",
-    keys: NUTRIENTS.filter((nutrient) => nutrient !== "urea-N"),
+    keys: NUTRIENTS.filter((nutrient) => nutrient !== "urea-N" && nutrient !== "unstated-N"),
     fold: ANALYSIS,
   },
   ...DESCRIBED.filter(isDoubt),

@@ -1,6 +1,6 @@
 import { idOf, type Samples } from "./lib";
 
-const label = { "NO3-N": 13.85, K2O: 46.6 };
+const label = { "NO3-N": 3.5, K2O: 11.8 };
 const stands = [{ told: "towers", figures: { lines: 1, tiers: 3, plants: 2 }, young: false }];
 
 /** What a first day does: quick answers that are kept, a place that was told, the library and the examples. */
@@ -27,11 +27,17 @@ export const FIRST_DAY_SAMPLES: Samples = {
       }),
     },
   },
-  "feed/keepDose": {
-    keepDose: {
+  "feed/keepLabelFeed": {
+    keepLabelFeed: {
       least: "grower",
-      own: true,
-      input: async () => ({ name: `Bag ${Math.random()}`, label, gramsPerL: 1, ecMsPerCm: 1.3 }),
+      input: async (rows) => ({
+        ...{ name: `Feed ${Math.random()}`, share: 0.5, labelEcMsPerCm: 2.6, sure: false },
+        products: ["A", "B"].map((part) => ({
+          ...{ name: `Part ${part} ${Math.random()}`, form: "liquid", densityKgPerL: null, label, isByVolume: true },
+          ...{ amount: 4, unit: "mL", per: "L", measureL: null },
+        })),
+        loopId: await idOf(rows, "select id from loop where garden_id = 1 order by id limit 1"),
+      }),
     },
   },
   "feed/library": {

@@ -118,6 +118,17 @@ export const RECIPE = entity({
       label: "Keep the targets though their charges do not balance",
       initial: false,
     },
+    {
+      type: "switch",
+      name: "byLabel",
+      label: "Fed by the labels of bought products, without targets",
+      initial: false,
+    },
+    numberField("labelEcMsPerCm", "The label’s whole dose adds EC", "ec", 0.05, 10, {
+      nullable: true,
+      initial: null,
+      hint: "by the pack, or by a trial in a bucket of pure water; none: worked out from what the labels print",
+    }),
     numberField("ammoniumShareMost", "Ammonium, of all nitrogen, at most", "share", 0, 1, { initial: 0.15 }),
   ],
 });

@@ -80,7 +80,7 @@ export const LOOP = entity({
     choiceField("feeding", "Fed by", ["injector", "stocks", "dry"], {
       injector: "injector with stocks",
       stocks: "stocks by hand",
-      dry: "dry salts by hand",
+      dry: "salts or bottles by hand",
     }),
     numberField("stocks", "Stock tanks", "count", 1, 3, {
       whole: true,

@@ -32,6 +32,8 @@ const WHY_NOT: Readonly<Record<NotFollowed, string>> = {
   "runs-to-waste": "This loop runs to waste: its solution never comes back.",
   "no-recipe": "This loop has no recipe yet: choose one under Water, and the schools are set side by side here.",
   "no-strength": "No strength of the recipe gives the wanted EC with this water: see the Recipe sheet.",
+  "ions-not-told":
+    "This loop is fed by a label that does not tell what is in it: what plants take out and what gathers cannot be followed. Change it every so many weeks; under Shelf the content can be filled in.",
   "nothing-drinks":
     "Nothing drinks from this loop in the days ahead: plan batches, and the schools are set side by side here.",
 };

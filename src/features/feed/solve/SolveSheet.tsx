@@ -57,8 +57,12 @@ export function SolveSheet({ loops, loopId, feed, from, by, waterName, proposal,
       <Picker href={addressOf(from, by)} query="loop" rows={loops} chosen={loopId} />
       {!feed || !sheet || !proposal ? (
         <Empty
-          title="Nothing to solve yet"
-          example="A recipe for this loop, chosen under Water, is solved here from the salts on the shelf, with what the water brings counted in."
+          title={feed ? "Nothing to solve" : "Nothing to solve yet"}
+          example={
+            feed
+              ? "This loop is fed by the label of what was bought: it has no targets, and the label’s ratio is kept."
+              : "A recipe for this loop, chosen under Water, is solved here from the salts on the shelf, with what the water brings counted in."
+          }
         >
           <PageLink href="/feed" className="underline">
             To the recipes

@@ -162,8 +162,9 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
           context={context}
           isGood={blanks.problems.length === 0}
           tankL={good.volumeL!}
-          label={found.label}
-          gramsPerL={found.gramsPerL}
+          product={found.product}
+          share={Math.min(3, Math.max(0.05, good.strength ?? 1))}
+          labelEcMsPerCm={way === "read" ? (good.labelEc ?? null) : null}
         />
       }
     />

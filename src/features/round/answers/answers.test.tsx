@@ -19,7 +19,7 @@ jest.mock("@/server/batches/keep", () => ({
   keepSowing: (input: unknown) => keep(input),
   keepWeek: (input: unknown) => keep(input),
 }));
-jest.mock("@/server/feed/keepDose", () => ({ keepDose: (input: unknown) => keep(input) }));
+jest.mock("@/server/feed/keepLabelFeed", () => ({ keepLabelFeed: (input: unknown) => keep(input) }));
 jest.mock("@/server/history/actions", () => ({ undoAct: jest.fn() }));
 
 const context: AnswerContext = {
@@ -117,7 +117,16 @@ test("a reading is corrected with half at a time, and what is too strong with wa
   await user.type(blank("It reads"), "1.9");
   expect(screen.getByText("Drain as much first if it does not fit.")).toBeTruthy();
   expect(answer()).toContain("water to add50 L");
-  // A dose by the millilitre makes no recipe; its tank is kept.
+  // What the full dose adds to the EC makes a feed of it, whatever the label prints.
+  await user.type(blank("Name of the product"), "Bottle");
+  await user.click(screen.getByRole("button", { name: "Keep in the garden" }));
+  await waitFor(() => expect(keep).toHaveBeenCalled());
+  const product = { form: "liquid", isByVolume: true, amount: 5, unit: "mL", per: "L", label: {}, name: "Bottle" };
+  expect(keep.mock.calls.at(-1)![0]).toMatchObject({ products: [product], labelEcMsPerCm: 1.6, sure: false });
+});
+
+test("a dose by the millilitre that tells no EC makes no feed; its tank is kept", async () => {
+  const { user } = asked("tank");
   await user.click(screen.getByRole("button", { name: "Keep in the garden" }));
   await waitFor(() => expect(keep).toHaveBeenCalledWith({ loopId: null, tankL: 100 }));
 });

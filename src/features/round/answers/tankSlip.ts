@@ -1,4 +1,5 @@
 import type { DosePer, DoseUnit, LabelDose, LabelPercent } from "@/core/feed/label";
+import type { LabelProduct } from "@/core/feed/labelFeed";
 import { labelEc } from "@/core/feed/labelEc";
 import { tankDose, tankTopUp, type DoseAmount } from "@/core/feed/tankDose";
 import { formatNumber, quantityText } from "@/core/units/format";
@@ -43,9 +44,9 @@ export interface Found {
   readonly amount: DoseAmount;
   readonly waterL: number;
   readonly says: string;
-  readonly label: LabelPercent;
   readonly labelSays: string;
-  readonly gramsPerL: number | null;
+  /** As it can be kept. */
+  readonly product: Omit<LabelProduct, "name">;
   /** Of a feed that was mixed already: how far it is off, and how it is mended. */
   readonly mixed?: MixedDose;
 }
@@ -66,7 +67,11 @@ export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string,
     LABEL_PARTS.flatMap(([name, part]) => (good[name] === undefined ? [] : [[part, good[name]]])),
   );
   const perLitre = tankDose(1, dose, 1);
-  const common = { label, labelSays: labelWords(label, perLitre.grams), gramsPerL: perLitre.grams };
+  const product: Found["product"] = {
+    ...{ form, densityKgPerL: null, isByVolume: form === "liquid", amount: dose.amount, unit, per },
+    ...{ label, measureL: HAS_SIZE.has(unit) ? good.measureL! : null },
+  };
+  const common = { labelSays: labelWords(label, perLitre.grams), product };
   if (way === "mixed" && good.putIn !== undefined) {
     const [volumeL, strength, headspaceL] = [good.volumeL!, good.strength!, good.headspaceL!];
     const mixed = mixedDose(dose, { volumeL, strength, putIn: good.putIn, headspaceL });

@@ -42,7 +42,9 @@ export default async function SolvePage({
         from={from}
         by={by}
         waterName={source?.name ?? "pure water"}
-        proposal={feed && recipeProposal(garden, feed.recipe, source, from, by, await solver())}
+        proposal={
+          feed && !feed.recipe.byLabel ? recipeProposal(garden, feed.recipe, source, from, by, await solver()) : null
+        }
         alsoFor={others.map(({ name }) => name)}
       />
     </Station>
