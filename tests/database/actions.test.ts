@@ -375,3 +375,78 @@ test("a tank teaches how it answers to acid: from three doses on the slip goes b
   expect(learned.least / amount).toBeCloseTo(0.4 / 0.5, 6);
   expect(learned.greatest / amount).toBeCloseTo(0.4 / 0.3, 6);
 });
+
+test("a loop learns how its fresh feed reads: after a change, and where it runs to waste; from three on salts go by it", async () => {
+  const { enterReading, tickItem } = await round();
+  const { ecPairs } = await import("../../src/server/round/queries");
+  const { season } = await import("../../src/server/garden/season");
+  const db = { query: async (text: string, values: unknown[]) => ({ rows: await rows(text, values) }) };
+  const read = (loopId: number, ecMsPerCm: number) =>
+    enterReading({ loopId, ecMsPerCm, ph: null, waterC: null, levelL: null, oxygenMgPerL: null, sure: true } as never);
+  const strengthOf = async (loopId: number) => (await season()).feeds.get(loopId)!.sheet.strength!;
+  const [drip] = await rows<{ id: number }>(
+    "select id from loop where kind = 'run-to-waste' and recipe_id is not null",
+  );
+  const before = await strengthOf(drip!.id);
+  const { madeToMsPerCm } = (await season()).feeds.get(drip!.id)!.sheet;
+  for (const times of [1.1, 1.12, 1.08])
+    expect(await read(drip!.id, madeToMsPerCm * times)).toMatchObject({ ok: true });
+  const learned = (await season()).feeds.get(drip!.id)!;
+  expect(learned.learnedEc).toMatchObject({ pairs: 3, factor: expect.closeTo(1.1, 6) });
+  // Its meter shows a tenth more than is worked out: fewer salts give what is wanted of it.
+  expect(learned.sheet.strength!).toBeLessThan(before * 0.95);
+  expect(learned.sheet.madeToMsPerCm).toBeCloseTo(madeToMsPerCm / 1.1, 6);
+
+  await rows(`update loop set change_rule = '{"kind":"weeks","weeks":1}' where id = 3`);
+  const changed = (await todaysItems()).find(({ task }) => task.kind === "change-solution" && task.loopId === 3)!;
+  const { madeToMsPerCm: made } = (await season()).feeds.get(3)!.sheet;
+  expect(await tickItem({ key: changed.key, actual: null, note: "" })).toMatchObject({ ok: true });
+  await read(3, made * 1.05);
+  await read(3, made);
+  const pairs = (await ecPairs(db as never, 1)).filter(({ loopId }) => loopId === 3);
+  // Only the first reading after the change tells of the fresh feed.
+  expect(pairs).toEqual([{ loopId: 3, computedMsPerCm: made, measuredMsPerCm: made * 1.05 }]);
+});
+
+test("a feed by labels is kept with its parts, and feeds its loop by hand, weaker for seedlings and changed each week", async () => {
+  const { keepLabelFeed } = await import("../../src/server/feed/keepLabelFeed");
+  const { season } = await import("../../src/server/garden/season");
+  const product = (name: string) => ({
+    ...{ name, form: "liquid", densityKgPerL: null, label: {}, isByVolume: false },
+    ...{ amount: 4, unit: "mL", per: "L", measureL: null },
+  });
+  const asked = {
+    ...{ name: "Bottles", products: [product("Part A"), product("Part B")], share: 0.5, labelEcMsPerCm: 1.6 },
+    ...{ loopId: 1, ramp: { startShare: 0.25, maturityDays: 28 }, changeWeeks: 1, sure: false },
+  };
+  const counts = () => rows("select (select count(*) from salt) as salts, (select count(*) from recipe) as recipes");
+  const before = await counts();
+  for (const [wrong, field] of [
+    [{ ...asked, labelEcMsPerCm: null }, "labelEcMsPerCm"],
+    [{ ...asked, products: [{ ...product("Part A"), label: { K2O: 70, N: 40 } }] }, "products.0"],
+    [{ ...asked, products: [{ ...product("Part A"), amount: 15 }] }, "share"],
+  ] as const)
+    expect(said(await keepLabelFeed(wrong as never))).toMatchObject({
+      ok: false,
+      fields: { [field]: expect.any(String) },
+    });
+  expect(await counts()).toEqual(before);
+  const kept = await keepLabelFeed(asked as never);
+  expect(kept).toMatchObject({ ok: true });
+  const feed = (await season()).feeds.get(1)!;
+  expect(feed.recipe).toMatchObject({ name: "Bottles", byLabel: true, labelEcMsPerCm: 1.6 });
+  expect(feed.salts.map(({ name, stock }) => [name, stock])).toEqual([
+    ["Part A", "A"],
+    ["Part B", "B"],
+  ]);
+  expect(feed.strength.school).toMatchObject({ kind: "age", maturityDays: 28 });
+  expect(await rows("select feeding, change_rule from loop where id = 1")).toEqual([
+    { feeding: "dry", change_rule: { kind: "weeks", weeks: 1 } },
+  ]);
+  const { todayRound } = await import("../../src/server/round/today");
+  const change = (await todayRound()).items.find(({ task }) => task.kind === "change-solution" && task.loopId === 1)!;
+  expect(change.amounts.map(({ name, litres }) => [name, litres !== undefined])).toEqual([
+    ["Part A", true],
+    ["Part B", true],
+  ]);
+});

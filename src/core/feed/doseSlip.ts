@@ -53,7 +53,8 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
   };
 }
 
-function checkReading({ reading, before, recipe, acidStrength, normalFillL, greatestL }: DoseSlipInput): void {
+function checkReading(input: DoseSlipInput): void {
+  const { reading, before, recipe, acidStrength, normalFillL, greatestL, ecFactor = 1 } = input;
   for (const { name, least, greatest } of TANK_FIGURES)
     if (reading[name] != null) requireRange("doseSlip", name, reading[name], least, greatest);
   requireFigures("doseSlip", before ?? {}, { ecMsPerCm: [0, 20], levelL: [0, 1_000_000] });
@@ -65,6 +66,7 @@ function checkReading({ reading, before, recipe, acidStrength, normalFillL, grea
     phHigh: [PH_RANGE.least, PH_RANGE.greatest],
   });
   requireFigures("doseSlip", acidStrength ?? {}, { massPercent: [0.1, 100], densityGPerMl: [0.5, 3] });
+  requireRange("doseSlip", "ecFactor", ecFactor, 0.5, 2);
   requireRange("doseSlip", "normalFillL", normalFillL, 0, 1_000_000);
   requireRange("doseSlip", "greatestL", greatestL, 0, 1_000_000);
 }
@@ -77,7 +79,7 @@ function verdictOf(steps: readonly SlipStep[], says: readonly SlipFinding[]): Do
 
 /** What brings strength and level back; null when both are right or cannot be known. */
 function correctionOf(input: DoseSlipInput): BringBack | null {
-  const { reading, recipe, normalFillL, greatestL } = input;
+  const { reading, recipe, normalFillL, greatestL, ecFactor = 1 } = input;
   const { ecMsPerCm, levelL } = reading;
   if (!recipe || ecMsPerCm === null || levelL === null || levelL < LEAST_LEVEL_L) return null;
   const { feed, bands } = recipe;
@@ -88,8 +90,8 @@ function correctionOf(input: DoseSlipInput): BringBack | null {
     water: feed.waterIons,
     volumeL: levelL,
     headspaceL: Math.max(0, greatestL - levelL),
-    ecMsPerCm,
-    targetEcMsPerCm: bands.ecTarget,
+    ecMsPerCm: ecMsPerCm / ecFactor,
+    targetEcMsPerCm: bands.ecTarget / ecFactor,
     stockFactor: stockFactor(recipe, input.feeding),
     wantedVolumeL: normalFillL,
   });

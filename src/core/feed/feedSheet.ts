@@ -5,7 +5,7 @@ import { elementsOfSalts } from "./elementsOfSalts";
 import { ionsFromElements, mixIons, type IonAmounts } from "./nutrients";
 import { recipeResult, type RecipeResult } from "./recipeResult";
 import { atStrength, type RecipeWish } from "./recipeWish";
-import type { Salt, StockLetter } from "./salts";
+import { inStock, type Salt, type StockLetter, type StockPlace } from "./salts";
 import { strengthForEc } from "./scaleToEc";
 import {
   concentrationFactor,
@@ -21,7 +21,7 @@ import {
 /** A salt of a recipe and the stock it goes into. */
 export interface RecipeSalt extends Salt {
   readonly id: number;
-  readonly stock: StockLetter;
+  readonly stock: StockPlace;
   readonly pricePerKg: number;
   readonly onHandG: number;
   /** In 1000 L of the recipe as written; null where it was never solved. */
@@ -66,6 +66,8 @@ export interface FeedSheet {
   readonly result: RecipeResult;
   /** Grams of each salt in 1000 L of the recipe as written, in the order of the salts. */
   readonly writtenGPer1000L: readonly number[];
+  /** EC worked out for the ready feed; with a learned factor another one than is wanted of the meter. */
+  readonly madeToMsPerCm: number;
   /** Factor on the recipe as written that gives the wanted EC; null when none does. */
   readonly strength: number | null;
   /** Why none does. */
@@ -108,6 +110,7 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
   return {
     result: recipeResult(wish, strength === null ? writtenGPer1000L : gPer1000L),
     writtenGPer1000L,
+    madeToMsPerCm: input.ecMsPerCm,
     strength,
     noStrength: typeof scaled === "number" ? null : isUntold ? "label-ec-not-told" : scaled,
     gPer1000L,
@@ -128,8 +131,8 @@ export function feedSheet(input: FeedSheetInput): FeedSheet {
 
 function stockSheet(tank: StockTank, input: FeedSheetInput, gPer1000L: readonly number[], factor: number): StockSheet {
   const own = input.salts
-    .map((salt, index) => ({ ...salt, gPer1000L: gPer1000L[index]! }))
-    .filter((salt) => salt.stock === tank.letter && salt.gPer1000L > 0);
+    .map((salt, index) => ({ ...salt, gPer1000L: gPer1000L[index]! * inStock(salt.stock, tank.letter) }))
+    .filter((salt) => salt.gPer1000L > 0);
   return {
     tank,
     salts: own.map((salt) => ({

@@ -66,14 +66,29 @@ export function knowsNitrogen(label: LabelPercent): boolean {
 }
 
 /** Measures that people dose by; a cap and a scoop have a size of their own. */
-export const DOSE_UNITS = ["g", "mL", "teaspoon", "cap", "scoop", "ounce", "pound", "fluid ounce"] as const;
+export const DOSE_UNITS = [
+  "g",
+  "mL",
+  "teaspoon",
+  "tablespoon",
+  "cap",
+  "scoop",
+  "ounce",
+  "pound",
+  "fluid ounce",
+] as const;
 export type DoseUnit = (typeof DOSE_UNITS)[number];
 /** Litres of finished feed that a label's dose is for. */
 export const PER_L = { L: 1, usGallon: 3.785411784, imperialGallon: 4.54609 } as const;
 export type DosePer = keyof typeof PER_L;
 
 const GRAMS: Partial<Record<DoseUnit, number>> = { g: 1, ounce: 28.349523125, pound: 453.59237 };
-const MILLILITRES: Partial<Record<DoseUnit, number>> = { mL: 1, teaspoon: 5, "fluid ounce": 29.5735295625 };
+const MILLILITRES: Partial<Record<DoseUnit, number>> = {
+  mL: 1,
+  teaspoon: 5,
+  tablespoon: 15,
+  "fluid ounce": 29.5735295625,
+};
 
 /** A dose as a label gives it. */
 export interface LabelDose {
@@ -97,7 +112,7 @@ export interface DosePerL {
  * A label's dose in grams and millilitres for a litre of finished feed.
  *
  * @throws RangeError when a figure is outside its range
- * @source exact definitions of the gallons, pound and fluid ounce; a teaspoon is 5 mL
+ * @source exact definitions of the gallons, pound and fluid ounce; a teaspoon is 5 mL, a tablespoon 15
  * @example dosePerL({ amount: 2.4, unit: "g", per: "usGallon", form: "solid" }).gramsPerL // 0.634
  */
 export function dosePerL({ amount, unit, per, densityGPerML, measureML }: LabelDose): DosePerL {

@@ -75,6 +75,16 @@ export const MORE_SALTS: readonly Salt[] = [
 export const STOCK_LETTERS = ["A", "B", "C"] as const;
 export type StockLetter = (typeof STOCK_LETTERS)[number];
 
+/** Where a salt of a recipe goes: a stock, or half each into A and B, so that it stays dissolved. */
+export const STOCK_PLACES = [...STOCK_LETTERS, "A+B"] as const;
+export type StockPlace = (typeof STOCK_PLACES)[number];
+
+/** Share of a salt that goes into a stock. @example inStock("A+B", "A") // 0.5 */
+export function inStock(place: StockPlace, letter: StockLetter): number {
+  if (place === "A+B") return letter === "C" ? 0 : 0.5;
+  return place === letter ? 1 : 0;
+}
+
 /** Where a salt has to go: calcium and chelates in A, sulfate and phosphate in B, what stands alone in C. */
 export function stockFor(salt: Pick<Salt, "percent" | "chelate" | "alone">): StockLetter | "either" {
   requireEach("stockFor", "percent", salt.percent, 0, 100);

@@ -3,7 +3,7 @@ import type { CautionKey } from "./cautions";
 import type { FeedSheet } from "./feedSheet";
 import type { LearnedResponse } from "./learnedResponse";
 import type { TankAcid } from "./phDose";
-import type { Salt, StockLetter } from "./salts";
+import type { Salt, StockLetter, StockPlace } from "./salts";
 
 /** One thing to do by hand. Amounts are in litres or grams; screens write them in the units of the jug that is there. */
 export type SlipStep =
@@ -83,7 +83,7 @@ export interface SlipRecipe {
   /** In the order of the feed sheet. */
   readonly salts: readonly ({ readonly id: number; readonly name: string } & Partial<
     Pick<Salt, "form" | "densityKgPerL">
-  > & { readonly stock?: StockLetter })[];
+  > & { readonly stock?: StockPlace })[];
   /** Parts of a bought product, which may not meet undiluted. */
   readonly inParts?: boolean;
   readonly bands: SlipBands;
@@ -105,6 +105,8 @@ export interface DoseSlipInput {
   readonly response?: LearnedResponse | null;
   /** Over the sea; 0 where it is not told. */
   readonly heightM?: number;
+  /** How the tank's meter has read fresh feed, against what is worked out; 1 while the log tells too little. */
+  readonly ecFactor?: number;
   /** Over this pH calcium phosphate drops out of the feed; not told where its ions are not known. */
   readonly clearToPh?: number | null;
   /** A source weaker than the target, where there is one. */

@@ -2,6 +2,7 @@ import type { PickedUnits } from "../batches/deliveryStates";
 import type { CalibrationRun } from "../feed/calibration";
 import type { StockLetter } from "../feed/salts";
 import type { MixedSalt } from "../round/log";
+import type { EcPair } from "../feed/learnedEc";
 import type { DosePair } from "../feed/learnedResponse";
 import type { TankAcid } from "../feed/phDose";
 import type { DoseSlip } from "../feed/slip";
@@ -62,6 +63,11 @@ export interface AcidPair extends DosePair {
   readonly massPercent: number;
 }
 
+/** A fresh feed of a loop, as it was worked out and as it was read. */
+export interface LoopEcPair extends EcPair {
+  readonly loopId: number;
+}
+
 /** A batch of stock that was mixed. */
 export interface MixFact {
   readonly entryId: number;
@@ -88,11 +94,14 @@ export interface Facts {
   readonly calibrations: readonly CalibrationFact[];
   /** Of each loop the last ones, newest first. */
   readonly acidPairs: readonly AcidPair[];
+  /** Of each loop the last ones, newest first. */
+  readonly ecPairs: readonly LoopEcPair[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
 }
 
 export const NO_FACTS: Facts = {
-  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [], calibrations: [], acidPairs: [] },
+  ...{ picked: [], readings: [], tanks: [], catchCans: [], solutionChanges: [], calibrations: [] },
+  ...{ acidPairs: [], ecPairs: [] },
   settledKeys: new Set(),
 };

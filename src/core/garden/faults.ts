@@ -1,6 +1,6 @@
 import { ionBalance, type IonBalance } from "../feed/ionBalance";
 import { stockConflict, type StockConflict } from "../feed/stocks";
-import { STOCK_LETTERS, type StockLetter } from "../feed/salts";
+import { inStock, STOCK_LETTERS, type StockLetter, type StockPlace } from "../feed/salts";
 import { houseClashes, type HouseClash } from "../place/houseChecks";
 import { standCounts } from "../place/standCounts";
 import { risesAt } from "../water/pumpCurve";
@@ -89,7 +89,7 @@ function recipeFaults(tables: Tables, recipe: number): GardenFault[] {
   const salts = Object.values(tables.recipe_salt ?? {}).filter(({ recipeId }) => recipeId === recipe);
   return STOCK_LETTERS.flatMap((letter): GardenFault[] => {
     const own = salts
-      .filter(({ stock }) => stock === letter)
+      .filter(({ stock }) => inStock(stock as StockPlace, letter) > 0)
       .flatMap(({ saltId }) => (tables.salt?.[Number(saltId)] as unknown as SaltRow | undefined) ?? []);
     const conflict = stockConflict(own);
     return conflict ? [{ kind: "stock-conflict", recipe, letter, conflict }] : [];

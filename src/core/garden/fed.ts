@@ -1,4 +1,5 @@
 import type { FeedSheet, RecipeSalt } from "../feed/feedSheet";
+import type { LearnedEc } from "../feed/learnedEc";
 import type { StrengthSchool } from "../feed/strengthSchool";
 import type { Recipe } from "./garden";
 
@@ -19,4 +20,6 @@ export interface LoopFeed {
   readonly sheet: FeedSheet;
   /** How strong it is made today, and by which school. */
   readonly strength: LoopStrength;
+  /** How its fresh feed has read against what was worked out; null while the log tells too little. */
+  readonly learnedEc: LearnedEc | null;
 }

@@ -3,25 +3,29 @@ import type { Loop, StockTankRow } from "./garden";
 import { loopNeedLpd } from "./loopNeed";
 import { loopStrength } from "./loopStrength";
 import { recipeSaltsOf, wishOf } from "./recipeAmounts";
+import type { Worked } from "./worked";
+import { learnedEc } from "../feed/learnedEc";
 import { feedSheet } from "../feed/feedSheet";
 import { concentrationFactor } from "../feed/stocks";
 import type { Day } from "../units/day";
 
-type FedFrom = Parameters<typeof loopStrength>[0];
+type FedFrom = Parameters<typeof loopStrength>[0] & Pick<Worked, "facts">;
 
 /** What a loop is fed; null for one without a recipe. */
 function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {
-  const { garden, plan } = worked;
+  const { garden, plan, facts } = worked;
   const recipe = garden.recipes.find(({ id }) => id === loop.recipeId);
   if (!recipe) return null;
   const strength = loopStrength(worked, loop.id, loop.strength, recipe);
   const salts = recipeSaltsOf(recipe, garden.salts);
+  const learned = learnedEc(facts.ecPairs.filter(({ loopId }) => loopId === loop.id));
   const source = garden.sources.find(({ id }) => id === loop.sourceId) ?? null;
   const feedLpd = loopNeedLpd(plan, loop.id);
   const sheet = feedSheet({
     wish: wishOf(recipe, source),
     byLabel: recipe.byLabel ? recipe : null,
-    ecMsPerCm: strength.ecMsPerCm,
+    // What the meter is to show, by how it has read this loop's feed.
+    ecMsPerCm: strength.ecMsPerCm / (learned?.factor ?? 1),
     salts,
     waterAlkalinityMgCaco3PerL: source?.alkalinityMgCaco3PerL ?? 0,
     ratioR: loop.ratioR,
@@ -32,7 +36,7 @@ function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {
     coldestC: loop.coldestC,
     feedLpd,
   });
-  return { recipe, salts, sheet, strength };
+  return { recipe, salts, sheet, strength, learnedEc: learned };
 }
 
 /** An injector draws its stock without being asked: what was left at the last look, less what has gone since. */

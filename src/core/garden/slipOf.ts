@@ -44,6 +44,7 @@ export function slipOf(
     acidStrength: acidStrengthOf(loop),
     response: acidResponse(season, loop),
     heightM: season.garden.climate?.elevationM ?? 0,
+    ecFactor: fed?.learnedEc?.factor ?? 1,
     clearToPh: fed && recipe ? (feedGuard(fed.sheet, fed.salts, recipe.phHigh)?.clearToPh ?? null) : null,
     weakerSourceId: fed ? weakerSource(season, fed.strength.ecMsPerCm, loop.sourceId) : null,
   });

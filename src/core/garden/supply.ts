@@ -1,3 +1,4 @@
+import { inStock } from "../feed/salts";
 import type { Plan } from "../batches/plan";
 import type { SaltStore } from "../batches/shortages";
 import { supplyHorizon, type SupplyHorizon } from "../water/supply";
@@ -34,8 +35,8 @@ export function saltStores(rows: Garden, feeds: ReadonlyMap<number, LoopFeed>): 
       const gPerL = (feed.sheet.gPer1000L[index] ?? 0) / 1000;
       if (gPerL <= 0) continue;
       gPerLByLoop.set(loopId, gPerL);
-      const stock = feed.sheet.stocks.find((sheet) => sheet.tank.letter === feed.salts[index]!.stock);
-      inStocksG += (stock?.tank.leftL ?? 0) * gPerL * feed.sheet.factor;
+      for (const { tank } of feed.sheet.stocks)
+        inStocksG += tank.leftL * gPerL * feed.sheet.factor * inStock(feed.salts[index]!.stock, tank.letter);
     }
     return { id: salt.id, name: salt.name, onHandG: salt.onHandG + inStocksG, leadDays: salt.leadDays, gPerLByLoop };
   });

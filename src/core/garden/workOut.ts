@@ -47,7 +47,9 @@ export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
     },
     get feeds() {
       const rows = [g.loops, g.stands, g.recipes, g.salts, g.sources, g.stockTanks] as const;
-      return memo("feeds", [worked.placed, ...rows], () => loopFeeds(worked));
+      // Facts are read anew each time: what they say of feeds decides, not the list that says it.
+      const read = JSON.stringify(facts.ecPairs);
+      return memo("feeds", [worked.placed, ...rows, read], () => loopFeeds(worked));
     },
     get supply() {
       return memo("supply", [worked.plan, g.sources, g.stores, g.rain], () => waterSupply(g, worked.plan));

@@ -54,6 +54,8 @@ export type Logged =
       readonly figures: TankFigures;
       /** What was worked out from it then. */
       readonly slip: DoseSlip | null;
+      /** Of a loop that runs to waste: the EC that was worked out for its feed then. */
+      readonly madeToMsPerCm?: number;
     }
   | { readonly kind: "dose"; readonly tank: string; readonly steps: readonly SlipStep[] }
   | { readonly kind: "store"; readonly store: string; readonly storedL: number }

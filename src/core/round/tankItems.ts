@@ -77,6 +77,7 @@ function changeItem(loop: RoundLoop, today: Day): RoundItem | null {
     task: {
       ...{ kind: "change-solution", loopId: loop.id, tank: tankName(loop.name), litres: loop.normalFillL },
       ...{ since, rule },
+      ...(loop.feed?.strength != null && { computedMsPerCm: loop.feed.madeToMsPerCm }),
     },
     amounts: feedAmounts(loop, loop.normalFillL),
     cautions: ["discharge", "electric"],

@@ -136,6 +136,8 @@ export type RoundTask =
       readonly loopId: number;
       readonly tank: string;
       readonly litres: number;
+      /** What its EC was worked out to; unknown in logs of before, and where it has no strength. */
+      readonly computedMsPerCm?: number;
       /** The last time; null where the log does not know of one. */
       readonly since: Day | null;
       readonly rule: LoopChangeRule;

@@ -6,7 +6,7 @@ export interface SuspectedSlip {
   /** As typed, in the same unit. */
   readonly value: number;
   /** What was probably typed instead: µS/cm, CF, a pH without its point, °C where °F is read, or °F where °C is. */
-  readonly kind: "micro-siemens" | "cf" | "ph-point" | "celsius" | "fahrenheit";
+  readonly kind: "micro-siemens" | "cf" | "ph-point" | "celsius" | "fahrenheit" | "ppm500" | "ppm700";
 }
 
 export type MeterQuantity = "ec" | "ph" | "waterC";
@@ -42,4 +42,30 @@ export function suspectSlip(quantity: MeterQuantity, value: number): SuspectedSl
         : undefined;
     }
   }
+}
+
+const PPM_PER_MS = { ppm500: 500, ppm700: 700 } as const;
+
+/**
+ * Notices a reading in ppm on the other scale: as taken it is outside the band, on the other scale inside it.
+ *
+ * @param ecMsPerCm as taken, by the scale that is set
+ * @param scale what the meter is said to show
+ * @param band of the tank, mS/cm
+ * @returns the likely meaning to ask about; its kind is the scale that it was probably read on
+ * @example suspectScale(2.1, "ppm500", { ecLow: 1.3, ecHigh: 1.7 })?.likely // 1.5
+ */
+export function suspectScale(
+  ecMsPerCm: number,
+  scale: string,
+  { ecLow, ecHigh }: { readonly ecLow: number; readonly ecHigh: number },
+): SuspectedSlip | undefined {
+  requireRange("suspectScale", "ecMsPerCm", ecMsPerCm, -1000, 1_000_000);
+  requireRange("suspectScale", "ecLow", ecLow, 0, 100);
+  requireRange("suspectScale", "ecHigh", ecHigh, 0, 100);
+  if (scale !== "ppm500" && scale !== "ppm700") return undefined;
+  const other = scale === "ppm500" ? "ppm700" : "ppm500";
+  const likely = Number(((ecMsPerCm * PPM_PER_MS[scale]) / PPM_PER_MS[other]).toFixed(3));
+  const isIn = (ec: number) => ec >= ecLow && ec <= ecHigh;
+  return !isIn(ecMsPerCm) && isIn(likely) ? { kind: other, value: ecMsPerCm, likely } : undefined;
 }

@@ -3,7 +3,7 @@ import { civilDate, dayFromIso, isoFromDay, nextWeekday } from "./day";
 import { editText, formatNumber, quantityText } from "./format";
 import { parseQuantity } from "./parse";
 import { inText, roundIn } from "./rounded";
-import { suspectSlip } from "./slips";
+import { suspectScale, suspectSlip } from "./slips";
 
 const US: UnitPreferences = { system: "us", ec: "CF", temperature: "°F", currency: "$" };
 const value = (text: string, dimension: Parameters<typeof parseQuantity>[1], units = METRIC) => {
@@ -129,6 +129,15 @@ test("figures carry telling digits, thin spaces and a unit that fits their size"
   expect(quantityText(1.5, "ec", US)).toBe("15 CF");
   expect(formatNumber(-0.001, 1)).toBe("0");
   expect(formatNumber(Number.NaN)).toBe("–");
+});
+
+test("a reading in ppm on the other scale is noticed where only that one lies in the band", () => {
+  const band = { ecLow: 1.3, ecHigh: 1.7 };
+  // 1050 ppm: 2.1 mS/cm ×500, 1.5 ×700.
+  expect(suspectScale(2.1, "ppm500", band)).toEqual({ kind: "ppm700", value: 2.1, likely: 1.5 });
+  expect(suspectScale(1.1, "ppm700", band)).toMatchObject({ kind: "ppm500", likely: 1.54 });
+  expect(suspectScale(1.5, "ppm500", band)).toBeUndefined();
+  expect(suspectScale(2.1, "mS/cm", band)).toBeUndefined();
 });
 
 test("slips of unit are noticed with their likely meaning; plausible values are not", () => {

@@ -6,6 +6,7 @@ import type { Loop } from "@/core/garden/garden";
 import { inMeasure, OwnMeasureChoice, useOwnMeasure } from "./OwnMeasure";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
+import { dilutionWords, ScaleChoice, useScale } from "@/features/frame/scale";
 import { inHand } from "./words";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
@@ -20,13 +21,16 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const { byLabel } = feed.recipe;
   const isMeasured = loop.feeding !== "dry" || feed.salts.some(({ form }) => form === "liquid");
   const { measure, setMeasure } = useOwnMeasure();
+  const { stepG, setStepG } = useScale();
+  const isWeighed = loop.feeding === "dry" && feed.salts.some(({ form }) => form !== "liquid");
   const steps = (litres: number): SlipStepView[] => [
     { title: "Fill to about 90 % with water", amount: { value: litres * 0.9, dimension: "volume" } },
     ...amounts(litres).map((amount, at): SlipStepView => {
       const taken = inHand(amount);
       const spoons = taken.dimension === "dose" ? inMeasure(taken.value, measure) : null;
       const apart = byLabel && at > 0 ? "stir first: parts never meet undiluted" : null;
-      const note = [spoons, apart].filter((one) => one !== null).join("; ");
+      const thinned = taken.dimension === "mass" ? dilutionWords(taken.value, stepG, units) : null;
+      const note = [spoons, apart, thinned].filter((one) => one !== null).join("; ");
       return {
         title: amount.name,
         amount: taken,
@@ -38,6 +42,7 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   ];
   return (
     <>
+      {isWeighed && <ScaleChoice stepG={stepG} onStep={setStepG} />}
       {isMeasured && <OwnMeasureChoice measure={measure} onMeasure={setMeasure} />}
       <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <section aria-label="Fill">
@@ -59,10 +64,10 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
           {typeof topUpL === "number" && topUpL > 0 && <SlipSteps steps={steps(Math.min(topUpL, loop.tankL))} />}
         </section>
       </div>
-      {loop.feeding === "dry" && (
+      {isWeighed && (
         <p className="mt-2 text-soft">
-          Salts are weighed, never spooned: a spoon of micronutrients is off by half. What your scale cannot weigh comes
-          from a dilution: ten times as much in a litre of water, and a tenth of that.
+          Salts are weighed, never spooned: a spoon of micronutrients is off by half. What is left of a dilution is
+          labelled and kept out of reach, never in a drinks bottle.
         </p>
       )}
     </>

@@ -2,7 +2,7 @@
 import { stockConflictWords } from "./words";
 import { useFormContext, useWatch } from "react-hook-form";
 import { AIMS } from "@/core/feed/recipeWish";
-import { STOCK_LETTERS, stockFor, type StockLetter } from "@/core/feed/salts";
+import { inStock, STOCK_LETTERS, STOCK_PLACES, stockFor, type StockPlace } from "@/core/feed/salts";
 import { stockConflict } from "@/core/feed/stocks";
 import { saveRecipe } from "@/server/feed/actions";
 import type { SaltRow } from "@/core/garden/garden";
@@ -108,7 +108,7 @@ function copyOf(recipe: Recipe | undefined): object | null {
 
 type Chosen = readonly {
   readonly saltId: number;
-  readonly stock: StockLetter;
+  readonly stock: StockPlace;
   readonly gPer1000L?: QuantityValue;
 }[];
 
@@ -122,12 +122,14 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
     // What was refused was refused as it stood before.
     clearErrors(["salts", "root"]);
   };
-  const put = (salt: SaltRow, stock: StockLetter | null) => {
+  const put = (salt: SaltRow, stock: StockPlace | null) => {
     const others = chosen.filter((entry) => entry.saltId !== salt.id);
     set(stock ? [...others, { saltId: salt.id, stock }] : others);
   };
   const conflicts = STOCK_LETTERS.flatMap((letter) => {
-    const own = salts.filter((salt) => chosen.some((entry) => entry.saltId === salt.id && entry.stock === letter));
+    const own = salts.filter((salt) =>
+      chosen.some((entry) => entry.saltId === salt.id && inStock(entry.stock, letter) > 0),
+    );
     const conflict = stockConflict(own);
     return conflict ? [`Stock ${letter}: ${stockConflictWords(conflict)}`] : [];
   });
@@ -158,11 +160,11 @@ function SaltChoice({ salts }: { salts: readonly SaltRow[] }) {
                 aria-label={`Stock of ${salt.name}`}
                 className="input !w-24"
                 value={stock ?? ""}
-                onChange={(event) => put(salt, (event.target.value || null) as StockLetter | null)}
+                onChange={(event) => put(salt, (event.target.value || null) as StockPlace | null)}
               >
                 <option value="">not used</option>
-                {STOCK_LETTERS.map((letter) => (
-                  <option key={letter}>{letter}</option>
+                {STOCK_PLACES.filter((place) => place !== "A+B" || usual === "either").map((place) => (
+                  <option key={place}>{place}</option>
                 ))}
               </select>
             </li>

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { feedGuard } from "@/core/feed/feedGuard";
 import type { LoopFeed } from "@/core/garden/fed";
 import type { SolveAgain } from "@/core/garden/recipeProposal";
-import type { SaltRow } from "@/core/garden/garden";
+import type { Loop, SaltRow } from "@/core/garden/garden";
 import type { Recipe } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -25,7 +25,7 @@ const LabelFeedForm = later(() => import("./label/LabelFeedForm").then((part) =>
 const RecipeForm = later(() => import("./RecipeForm").then((part) => part.RecipeForm));
 
 export interface RecipeSheetProps {
-  readonly loops: readonly { readonly id: number; readonly name: string }[];
+  readonly loops: readonly Pick<Loop, "id" | "name" | "kind">[];
   readonly loopId: number | null;
   readonly feed: LoopFeed | null;
   readonly recipes: readonly Recipe[];

@@ -46,6 +46,14 @@ export function RecipeStrength({ feed, waterName }: { feed: LoopFeed; waterName:
           made with {waterName.toLowerCase()}; {schoolWords(feed.strength.school)}
         </p>
       </div>
+      {feed.learnedEc && (
+        <p className="mb-2 text-soft">
+          The last {feed.learnedEc.pairs} fresh feeds of this loop read {formatNumber(feed.learnedEc.factor, 2)} times
+          what was worked out ({formatNumber(feed.learnedEc.least, 2)} to {formatNumber(feed.learnedEc.greatest, 2)}):
+          salts are weighed so that your meter shows {quantityText(feed.strength.ecMsPerCm, "ec", units)}; on paper that
+          is {quantityText(feed.sheet.madeToMsPerCm, "ec", units)}.
+        </p>
+      )}
       {feed.sheet.strength === null && (
         <p role="alert" className="mb-3 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2 font-bold">
           {feed.salts.every(({ gPer1000L }) => !gPer1000L) && feed.salts.length > 0

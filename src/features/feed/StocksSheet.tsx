@@ -1,5 +1,7 @@
 "use client";
-import { solubilityWords, stockConflictWords } from "./words";
+import { inHand, solubilityWords, stockConflictWords } from "./words";
+import { dilutionWords, ScaleChoice, useScale } from "@/features/frame/scale";
+import { liquidL } from "@/core/feed/salts";
 import { CAUTIONS } from "@/core/feed/cautions";
 import type { StockSheet } from "@/core/feed/feedSheet";
 import { dayInWords, type Day } from "@/core/units/day";
@@ -17,6 +19,7 @@ import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { HandMix } from "./HandMix";
 import { MixingRecord, type Mixed } from "./MixingRecord";
+import { StockSplitNote } from "./StockSplitNote";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
 import { later } from "@/ui/later";
@@ -36,6 +39,7 @@ export interface StocksSheetProps {
 /** Stocks as they are weighed and how long they last; or the salts of a hand-mixed tank. */
 export function StocksSheet({ loops, loop, feed, stockReadings, mixes, today }: StocksSheetProps) {
   const [editing, setEditing] = useOpened<string>("stocks");
+  const { stepG, setStepG } = useScale();
   const tank = stockReadings.find(({ letter }) => letter === editing);
   return (
     <>
@@ -47,12 +51,16 @@ export function StocksSheet({ loops, loop, feed, stockReadings, mixes, today }: 
         />
       ) : (
         <>
+          {loop.feeding !== "dry" && <StockSplitNote loop={loop} feed={feed} />}
+          {loop.feeding !== "dry" && <ScaleChoice stepG={stepG} onStep={setStepG} />}
           {loop.feeding !== "dry" && (
             <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
               {feed.sheet.stocks.map((stock) => (
                 <Stock
                   key={stock.tank.letter}
                   stock={stock}
+                  salts={feed.salts}
+                  stepG={stepG}
                   loop={loop}
                   mixes={mixes.filter(({ letter }) => letter === stock.tank.letter)}
                   onChange={() => setEditing(stock.tank.letter)}
@@ -63,7 +71,8 @@ export function StocksSheet({ loops, loop, feed, stockReadings, mixes, today }: 
           )}
           {loop.feeding !== "injector" && <HandMix loop={loop} feed={feed} />}
           <div className="mt-6 max-w-2xl space-y-2">
-            <CautionNote {...CAUTIONS.salts} />
+            <CautionNote {...(feed.recipe.byLabel ? CAUTIONS.parts : CAUTIONS.salts)} />
+            {feed.salts.some(({ alone }) => alone) && <CautionNote {...CAUTIONS.base} />}
             <CautionNote {...CAUTIONS.lifting} />
           </div>
           <PrintButton label="Print" />
@@ -82,8 +91,13 @@ function Stock({
   mixes,
   readOn,
   onChange,
+  salts,
+  stepG,
 }: {
   stock: StockSheet;
+  salts: LoopFeed["salts"];
+  /** Of the scale. */
+  stepG: number;
   loop: Loop;
   mixes: readonly Mixed[];
   readOn: Day | null;
@@ -134,15 +148,21 @@ function Stock({
       <SlipSteps
         steps={[
           { title: "Warm water first", amount: { value: tank.volumeL * 0.7, dimension: "volume" } },
-          ...stock.salts.map((salt) => ({
-            title: salt.name,
-            amount: { value: salt.tankG, dimension: "mass" as const },
-            how: "Grams for 1000 L of feed × concentration factor × tank volume ÷ 1000.",
-            inputs: [
-              ["tank", quantityText(tank.volumeL, "volume", units)],
-              ["one part in", String(loop.ratioR)],
-            ] as const,
-          })),
+          ...stock.salts.map(({ id, name, tankG }) => {
+            const onShelf = salts.find((salt) => salt.id === id);
+            const litres = onShelf ? liquidL(onShelf, tankG) : null;
+            const note = litres === null ? dilutionWords(tankG, stepG, units) : null;
+            return {
+              title: name,
+              amount: inHand({ value: tankG, dimension: "mass", ...(litres !== null && { litres }) }),
+              how: "Grams for 1000 L of feed × concentration factor × tank volume ÷ 1000.",
+              inputs: [
+                ["tank", quantityText(tank.volumeL, "volume", units)],
+                ["one part in", String(loop.ratioR)],
+              ] as const,
+              ...(note !== null && { note }),
+            };
+          }),
           { title: "Make up to the mark", amount: { value: tank.volumeL, dimension: "volume" } },
         ]}
       />

@@ -1,3 +1,4 @@
+import type { AcidDanger } from "@/core/feed/acidDanger";
 import type { LoopChangeRule } from "@/core/feed/changeRule";
 import { TANK_ACIDS, type TankAcid } from "@/core/feed/phDose";
 import type { SaltsProblem } from "@/core/feed/saltsFile";
@@ -117,6 +118,18 @@ const ACIDS: Readonly<Record<TankAcid, string>> = {
 /** "Nitric acid 38 %"; citric acid is a solid. */
 export function acidName(acid: TankAcid, massPercent: number = TANK_ACIDS[acid].massPercent): string {
   return acid === "citric" ? ACIDS.citric : `${ACIDS[acid]} ${formatNumber(massPercent)} %`;
+}
+
+/** Why a dose of acid is shown only after a second word. */
+export function acidDangerWords(danger: AcidDanger, units: UnitPreferences): string {
+  switch (danger.kind) {
+    case "much":
+      return `This is ${formatNumber(danger.meqPerL, 1)} meq of acid for each litre, far more than water commonly takes. Is the alkalinity in mg/L as CaCO₃? A tank that gets it at once foams, and plants in it die.`;
+    case "strong-in-small-tank":
+      return `Acid of ${formatNumber(danger.massPercent)} % into a tank of ${quantityText(danger.volumeL, "volume", units)}: a millilitre too much burns the roots, a splash your eyes. Thin it first, acid into a bucket of water, and pour that in slowly; or take citric acid.`;
+    case "far-from-worked-out":
+      return `The log of this tank asks for ${formatNumber(danger.times, 1)} times what is worked out. Was a reading wrong, or an acid of another strength in the bottle? Take the worked-out amount if you are not sure.`;
+  }
 }
 
 /** By which school a loop's strength goes. */

@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { CAUTIONS } from "@/core/feed/cautions";
-import type { RoundItem } from "@/core/round/types";
+import type { Amount, RoundItem } from "@/core/round/types";
 import { skipItem, tickItem, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
 import { Button, buttonClass } from "@/ui/Button";
@@ -20,6 +20,8 @@ import { ReadingForm } from "./ReadingForm";
 import { StoreForm } from "./StoreForm";
 import { whoMay } from "@/core/people/rights";
 import { useDraft } from "@/features/frame/drafts";
+import { dilutionWords, useScale } from "@/features/frame/scale";
+import type { UnitPreferences } from "@/core/units/dimensions";
 import { useMay } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { Clear } from "./Clear";
@@ -48,6 +50,7 @@ export function ItemPanel({
   store: StoreFacts | null;
 }) {
   const units = useUnits();
+  const { stepG } = useScale();
   const { task } = item;
   const title = taskTitle(task);
   const detail = taskDetail(task, units);
@@ -88,7 +91,7 @@ export function ItemPanel({
                 title: amount.name,
                 amount: inHand(amount),
                 how: HOW_AMOUNT,
-                ...(amount.lots?.length === 1 && { note: `lot ${amount.lots[0]}` }),
+                ...noteOf(amount, stepG, units),
               }))}
             />
           )}
@@ -110,6 +113,21 @@ export function ItemPanel({
       {!maySettle && <p className="mt-4 border-t border-rule pt-3 text-soft">{whoMay(right)} does this.</p>}
     </PanelFrame>
   );
+}
+
+/** Out of which bag, and how less is got than the scale can weigh. */
+function noteOf(
+  { of, value, litres, lots }: Amount,
+  stepG: number,
+  units: UnitPreferences,
+): { readonly note?: string } {
+  const notes = [
+    ...(lots?.length === 1 ? [`lot ${lots[0]}`] : []),
+    ...(of.kind === "salt" && litres === undefined
+      ? [dilutionWords(value, stepG, units)].filter((one) => one !== null)
+      : []),
+  ];
+  return notes.length === 0 ? {} : { note: notes.join("; ") };
 }
 
 interface Settling {

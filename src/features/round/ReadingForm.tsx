@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { figuresOf, TANK_FIGURES, type TankFigure } from "@/core/feed/tankFigures";
 import { WARM_WATER_C } from "@/core/feed/warmWater";
-import { suspectSlip, type MeterQuantity } from "@/core/units/slips";
+import { suspectScale, suspectSlip, type MeterQuantity } from "@/core/units/slips";
 import { quantityText } from "@/core/units/format";
 import { enterReading, undoEntry } from "@/server/round/actions";
 import type { ReadingView } from "@/server/round/readingView";
@@ -41,7 +41,9 @@ export function ReadingForm({ tank }: { tank: ReadingView }) {
   };
   const question = (name: TankFigure, slip?: MeterQuantity) => {
     const value = values[name];
-    return slip && typeof value === "number" && !sure.includes(name) ? suspectSlip(slip, value) : undefined;
+    if (!slip || typeof value !== "number" || sure.includes(name)) return undefined;
+    const scale = name === "ecMsPerCm" && tank.bands ? suspectScale(value, meterUnits.ec, tank.bands) : undefined;
+    return suspectSlip(slip, value) ?? scale;
   };
   const save = async () => {
     const problems = Object.fromEntries(

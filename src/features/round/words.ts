@@ -15,6 +15,11 @@ export function slipQuestion({ kind, value, likely }: SuspectedSlip, units: Unit
       return `${value} mS/cm is past sea water. Was it ${value} µS/cm (${quantityText(likely, "ec", units)})?`;
     case "cf":
       return `${value} mS/cm would kill any crop. Was it CF ${value} (${quantityText(likely, "ec", units)})?`;
+    case "ppm500":
+    case "ppm700": {
+      const ppm = formatNumber(Math.round(value * (kind === "ppm500" ? 700 : 500)));
+      return `${ppm} ppm is outside the band on the scale ×${kind === "ppm500" ? 700 : 500}. Does your pen show ppm ×${kind.slice(3)}? Then it is ${quantityText(likely, "ec", { ...units, ec: "mS/cm" })}, inside it.`;
+    }
     case "ph-point":
       return `pH ends at 14. Was it ${likely}?`;
     case "celsius":

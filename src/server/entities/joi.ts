@@ -103,8 +103,14 @@ function valueSchema(field: Measure | EntityField): Joi.Schema {
     case "reference":
       return rowId(field.label);
     case "amounts":
-      return Joi.object()
-        .pattern(Joi.string().valid(...field.of), measure(field.label, 0, field.greatest, unitOf(field.dimension)))
+      return Joi.object(
+        Object.fromEntries(
+          field.of.map((name) => [
+            name,
+            measure(`${name} under “${field.label}”`, 0, field.greatest, unitOf(field.dimension)).optional(),
+          ]),
+        ),
+      )
         .required()
         .label(field.label);
     case "union":

@@ -15,6 +15,10 @@ export interface LabelFeedInput {
   readonly labelEcMsPerCm: number | null;
   /** The loop that is fed with it from now on, by hand. */
   readonly loopId: number | null;
+  /** Weaker for seedlings: from this share of the labels' doses to the whole, over so many days. */
+  readonly ramp: { readonly startShare: number; readonly maturityDays: number } | null;
+  /** The solution is changed every so many weeks; null keeps the rule that the loop has. */
+  readonly changeWeeks: number | null;
   /** Set when what looked wrong was asked about and confirmed. */
   readonly sure: boolean;
 }
@@ -40,5 +44,13 @@ export const labelFeedSchema = Joi.object<LabelFeedInput>({
   share: measure("Share of the label’s dose", 0.05, 3, ""),
   labelEcMsPerCm: measure("EC of the label’s dose", 0.05, 10, "mS/cm").allow(null),
   loopId: rowId("Loop").allow(null),
+  ramp: Joi.object({
+    startShare: measure("Share for seedlings", 0.05, 3, ""),
+    maturityDays: measure("Grown after", 1, 400, "days"),
+  })
+    .allow(null)
+    .required()
+    .label("Ramp"),
+  changeWeeks: measure("Weeks", 1, 52, "").integer().allow(null),
   sure: Joi.boolean().required(),
 });

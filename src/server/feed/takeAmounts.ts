@@ -20,7 +20,7 @@ const schema = Joi.object<Taken>({
   salts: Joi.array().items(Joi.object({ saltId, stock, gPer1000L })).unique("saltId").max(40).required().label("Salts"),
 });
 
-/** Accepts amounts for the salts of a recipe; those that it does not have come to it. */
+/** Accepts amounts for the salts of a recipe, and the stocks that they go into; those that it does not have come to it. */
 export const takeAmounts = planCommand("plan", schema, ({ recipeId, salts }, tables) => {
   if (!tables.recipe?.[recipeId]) throw new NotFoundError(null);
   const parts = Object.entries(tables.recipe_salt ?? {}).filter(([, part]) => part.recipeId === recipeId);
@@ -33,9 +33,12 @@ export const takeAmounts = planCommand("plan", schema, ({ recipeId, salts }, tab
       return { recipe_salt: { added: { [id]: row }, removed: {}, updated: {} } };
     }
     const [id, part] = there;
-    if (part.gPer1000L === taken.gPer1000L) return {};
-    const updated = { [id]: { gPer1000L: [part.gPer1000L ?? null, taken.gPer1000L] as const } };
-    return { recipe_salt: { added: {}, removed: {}, updated } };
+    const change = {
+      ...(part.gPer1000L !== taken.gPer1000L && { gPer1000L: [part.gPer1000L ?? null, taken.gPer1000L] as const }),
+      ...(part.stock !== taken.stock && { stock: [part.stock ?? null, taken.stock] as const }),
+    };
+    if (Object.keys(change).length === 0) return {};
+    return { recipe_salt: { added: {}, removed: {}, updated: { [id]: change } } };
   });
   return { changes: changes.reduce(squash, {}), value: () => undefined };
 });

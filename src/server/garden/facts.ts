@@ -2,7 +2,16 @@ import type { Facts } from "@/core/garden/facts";
 import { ROLL_OVER_DAYS } from "@/core/round/roundItems";
 import { dayAt } from "@/core/units/clockText";
 import { readAll, type Db } from "../db/pool";
-import { acidPairs, calibrations, catchCans, picked, settledKeys, solutionChanges, tankStates } from "../round/queries";
+import {
+  acidPairs,
+  calibrations,
+  catchCans,
+  ecPairs,
+  picked,
+  settledKeys,
+  solutionChanges,
+  tankStates,
+} from "../round/queries";
 import { now } from "../session/clock";
 import type { Session } from "../session/session";
 import { lastHandReadings, type Reading } from "../water/queries";
@@ -21,6 +30,7 @@ export async function gardenFacts(
     tanks: (db) => tankStates(db, who.gardenId),
     catchCans: (db) => catchCans(db, who.gardenId),
     solutionChanges: (db) => solutionChanges(db, who.gardenId),
+    ecPairs: (db) => ecPairs(db, who.gardenId),
     acidPairs: (db) => acidPairs(db, who.gardenId),
     calibrations: (db) => calibrations(db, who.gardenId),
     picked: (db) => picked(db, who.gardenId, who.today - PICKED_DAYS),

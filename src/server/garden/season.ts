@@ -1,9 +1,10 @@
 import { cache } from "react";
-import { NO_FACTS } from "@/core/garden/facts";
+import { NO_FACTS, type Facts } from "@/core/garden/facts";
 import type { Worked } from "@/core/garden/worked";
 import { workOut } from "@/core/garden/workOut";
 import { gardenOf } from "@/core/garden/gardenOf";
 import type { Db } from "../db/pool";
+import { ecPairs } from "../round/queries";
 import { cachedAt } from "../session/cachedAt";
 import { read } from "../session/read";
 import { pageSession, type Session } from "../session/session";
@@ -12,7 +13,10 @@ import { gardenRevision, gardenSite } from "./tables";
 import { whatIfHead } from "./whatIf/head";
 import { whatIfTables } from "./whatIf/store";
 
-/** A garden worked out for whoever asks; without facts, which are asked for where they are needed. */
+/**
+ * A garden worked out for whoever asks; of facts only how its fresh feeds have read, which all that is weighed hangs on. The
+ * others are asked for where they are needed.
+ */
 export interface Season extends Worked {
   readonly who: Session;
 }
@@ -33,10 +37,25 @@ export function seasonToRead(db: Db, who: Session): Promise<Season> {
   return keptSeason(who, (work) => work(db, who));
 }
 
-async function keptSeason(
-  who: Session,
-  reading: (work: (db: Db, who: Session) => Promise<Season>) => Promise<Season>,
-): Promise<Season> {
+type Reading = <Value>(work: (db: Db, who: Session) => Promise<Value>) => Promise<Value>;
+
+async function keptSeason(who: Session, reading: Reading): Promise<Season> {
+  const { base, whole } = who.moved;
+  const found = await keptPlan(who, reading);
+  const pairs = await cachedAt(`${who.gardenId} fresh feeds`, `${base} ${whole}`, () =>
+    reading((db) => ecPairs(db, who.gardenId)),
+  );
+  return withFeeds(found, pairs, who);
+}
+
+/** Its feeds go by how they have read; all else is shared with the plan that was worked out. */
+function withFeeds(found: Season, pairs: Facts["ecPairs"], who: Session): Season {
+  return pairs.length === 0
+    ? forWhom(found, who)
+    : forWhom(workOut(found.garden, { ...NO_FACTS, ecPairs: pairs }, found.today), who);
+}
+
+async function keptPlan(who: Session, reading: Reading): Promise<Season> {
   const { base, revision, whole } = who.moved;
   if (who.whatIf !== null) {
     const { whatIf } = who;
@@ -54,7 +73,7 @@ export async function seasonFor(db: Db, who: Session): Promise<Season> {
   // What is only supposed is looked at, not acted on.
   if (who.whatIf !== null) return seasonToRead(db, who);
   if ((await gardenRevision(db, who.gardenId)).count === who.moved.revision) return seasonToRead(db, who);
-  return freshSeason(db, who);
+  return withFeeds(await freshSeason(db, who), await ecPairs(db, who.gardenId), who);
 }
 
 async function whatIfSeason(db: Db, who: Session): Promise<Season> {

@@ -145,9 +145,14 @@ export const enterReading = command("log", readingSchema, async (db, input, who)
     ({ task }) => (task.kind === "reading" || task.kind === "read-again") && task.loopId === loop.id,
   );
   const before = lastReadings.find((reading) => reading.loopId === loop.id) ?? null;
+  const { sheet } = withFacts.feeds.get(loop.id) ?? {};
   const entryId = await writeEntry(db, who, {
     kind: "reading",
-    what: { kind: "reading", tank: tankName(loop.name), figures, slip: slipOf(withFacts, loop.id, figures, before) },
+    what: {
+      ...{ kind: "reading", tank: tankName(loop.name), figures },
+      slip: slipOf(withFacts, loop.id, figures, before),
+      ...(loop.kind === "run-to-waste" && sheet?.strength != null && { madeToMsPerCm: sheet.madeToMsPerCm }),
+    },
     itemKey: asked?.key ?? null,
     loopId: loop.id,
     note: "",

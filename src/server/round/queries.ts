@@ -2,6 +2,7 @@ import type {
   AcidPair,
   CalibrationFact,
   CatchCanFact,
+  LoopEcPair,
   MixFact,
   SolutionChange,
   Picked,
@@ -183,6 +184,44 @@ export function acidPairs(db: Db, gardenId: number): Promise<AcidPair[]> {
         where dose.garden_id = $1 and dose.kind = 'dose' and dose.undone_at is null and dose.item_key ~ '^dose:[0-9]+$'
           and step ->> 'do' = 'acid' and before.ph is not null and coalesce(after.level_l, before.level_l) > 0
      ) pairs where place <= ${PAIRS_LOOKED_AT} order by "loopId", place`,
+    [gardenId],
+  );
+}
+
+/** So long after a change the solution is still the one that was made. */
+const FRESH_FOR = "24 hours";
+
+/**
+ * The last fresh feeds of each loop, newest first: a solution that was changed, with the first reading after it and
+ * nothing dosed between; of a loop that runs to waste, each reading.
+ */
+export function ecPairs(db: Db, gardenId: number): Promise<LoopEcPair[]> {
+  return many<LoopEcPair>(
+    db,
+    `select "loopId", "computedMsPerCm", "measuredMsPerCm" from (
+       select *, row_number() over (partition by "loopId" order by at desc) as place from (
+         select changed.loop_id as "loopId", (changed.what -> 'task' ->> 'computedMsPerCm')::double precision as "computedMsPerCm",
+                after.ec as "measuredMsPerCm", changed.at
+           from log_entry changed
+          cross join lateral (
+            select reading.ec_ms_per_cm as ec, reading.log_id from reading
+             where reading.garden_id = $1 and reading.loop_id = changed.loop_id and reading.origin = 'hand'
+               and reading.at between changed.at and changed.at + interval '${FRESH_FOR}' and reading.log_id > changed.id
+               and reading.ec_ms_per_cm is not null
+             order by reading.at, reading.log_id limit 1
+          ) after
+          where changed.garden_id = $1 and changed.kind = 'change-solution' and changed.undone_at is null
+            and changed.what -> 'task' ? 'computedMsPerCm'
+            and not exists (
+              select 1 from log_entry dose where dose.garden_id = $1 and dose.loop_id = changed.loop_id
+                 and dose.kind in ('dose', 'top-up') and dose.undone_at is null and dose.id between changed.id and after.log_id)
+         union all
+         select entry.loop_id, (entry.what ->> 'madeToMsPerCm')::double precision, reading.ec_ms_per_cm, entry.at
+           from log_entry entry join reading on reading.garden_id = $1 and reading.log_id = entry.id
+          where entry.garden_id = $1 and entry.kind = 'reading' and entry.undone_at is null
+            and entry.what ? 'madeToMsPerCm' and reading.ec_ms_per_cm is not null
+       ) found
+     ) placed where place <= ${PAIRS_LOOKED_AT} order by "loopId", place`,
     [gardenId],
   );
 }

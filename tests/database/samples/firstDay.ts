@@ -31,11 +31,12 @@ export const FIRST_DAY_SAMPLES: Samples = {
     keepLabelFeed: {
       least: "grower",
       input: async (rows) => ({
-        ...{ name: `Feed ${Math.random()}`, share: 0.5, labelEcMsPerCm: 2.6, sure: false },
+        ...{ name: `Feed ${Math.random()}`, share: 0.5, labelEcMsPerCm: 2.6, sure: false, changeWeeks: 1 },
         products: ["A", "B"].map((part) => ({
           ...{ name: `Part ${part} ${Math.random()}`, form: "liquid", densityKgPerL: null, label, isByVolume: true },
           ...{ amount: 4, unit: "mL", per: "L", measureL: null },
         })),
+        ramp: { startShare: 0.25, maturityDays: 28 },
         loopId: await idOf(rows, "select id from loop where garden_id = 1 order by id limit 1"),
       }),
     },

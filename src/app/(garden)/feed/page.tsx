@@ -31,7 +31,7 @@ export default async function FeedPage({
     >
       <RecipeSheet
         key={loop?.id}
-        loops={rows.loops.map(({ id, name }) => ({ id, name }))}
+        loops={rows.loops.map(({ id, name, kind }) => ({ id, name, kind }))}
         loopId={loop?.id ?? null}
         feed={feed}
         recipes={rows.recipes}

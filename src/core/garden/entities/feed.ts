@@ -3,7 +3,7 @@ import { AIMS } from "../../feed/recipeWish";
 import type { LoopChangeRule } from "../../feed/changeRule";
 import type { StrengthSchool } from "../../feed/strengthSchool";
 import { METER_SCALES } from "../../feed/meters";
-import { SALT_FORMS, STOCK_LETTERS } from "../../feed/salts";
+import { SALT_FORMS, STOCK_PLACES } from "../../feed/salts";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
 export const SALT = entity({
@@ -142,7 +142,7 @@ export const RECIPE_SALT = entity({
   fields: [
     { type: "reference", name: "recipeId", label: "Recipe", to: "recipe", isPart: true },
     { type: "reference", name: "saltId", label: "Salt", to: "salt" },
-    choiceField("stock", "Stock", STOCK_LETTERS),
+    choiceField("stock", "Stock", STOCK_PLACES, { "A+B": "half in A, half in B" }),
     numberField("gPer1000L", "In 1000 L of the recipe as written, g", "ratio", 0, 1_000_000, {
       column: "g_per_1000l",
       nullable: true,

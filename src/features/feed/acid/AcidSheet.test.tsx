@@ -49,7 +49,7 @@ test("what cannot be is refused, what is far too much is asked about, strong aci
   await fill(user, "pH", "8");
   await fill(user, "Alkalinity, as CaCO₃", "900");
   expect(screen.queryByRole("region", { name: "Dose" })).toBeNull();
-  await user.click(screen.getByRole("button", { name: "I have measured it: show the dose" }));
+  await user.click(screen.getByRole("button", { name: "I have read it: show the dose" }));
   expect(screen.getByRole("region", { name: "Dose" })).toBeTruthy();
   await fill(user, "Strength of the acid", "60");
   expect(screen.getByText(/Nitric acid 60 % is for a keeper/u)).toBeTruthy();

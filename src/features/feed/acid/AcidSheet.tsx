@@ -15,13 +15,14 @@ import { useBlanks } from "@/features/frame/blank/useBlanks";
 import { useMay } from "@/features/frame/who";
 import { ChoiceBlank } from "@/ui/blank/Blank";
 import { Sentence } from "@/ui/blank/Sentence";
-import { Button } from "@/ui/Button";
 import { CautionNote } from "@/ui/Caution";
 import { Picker } from "@/ui/Picker";
+import { SecondWord } from "@/ui/SecondWord";
+import { acidDanger } from "@/core/feed/acidDanger";
 import { PrintButton } from "@/ui/PrintButton";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
-import { acidName, roundFeedL } from "../words";
+import { acidDangerWords, acidName, roundFeedL } from "../words";
 
 export interface AcidWater {
   readonly name: string;
@@ -53,15 +54,12 @@ const MEASURES = [
 const MAY_STAY_MEQ = 1;
 /** Water that takes less has no buffer to dose against. */
 const HARDLY_MEQ = 0.05;
-/** Over this a slip of hand hurts plants and people: it is asked about before it is shown. */
-const MUCH_MEQ = 8;
 
 /** Acid for the water of a loop: in a round amount, in its tank, in a stock; what it brings, and what comes later. */
 export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response }: AcidSheetProps) {
   const units = useUnits();
   const own = acidStrengthOf(loop) ?? TANK_ACIDS[loop.acid];
   const [acid, setAcid] = useState<TankAcid>(loop.acid);
-  const [confirmed, setConfirmed] = useState("");
   const isKeeper = useMay("keep");
   const bottle = acid === loop.acid ? own : TANK_ACIDS[acid];
   const first = useMemo(
@@ -81,8 +79,10 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
     leaveMeqPerL: loop.kind === "run-to-waste" ? MAY_STAY_MEQ : null,
   });
   const isStrong = isForKeepers(acid, massPercent);
-  const asked = `${acid} ${massPercent} ${alkalinity} ${ph} ${wanted}`;
-  const isMuch = answer !== "not-carbonate" && answer.meqPerL > MUCH_MEQ;
+  const danger =
+    answer === "not-carbonate"
+      ? null
+      : acidDanger({ acid, massPercent, volumeL: loop.normalFillL, meqPerL: answer.meqPerL });
   return (
     <>
       <Picker href="/feed/acid" query="loop" rows={loops} chosen={loop.id} />
@@ -124,18 +124,10 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
           {acidName(acid, massPercent)} is for a keeper: ask one, or take the usual bottle of{" "}
           {TANK_ACIDS[acid].massPercent} %.
         </p>
-      ) : isMuch && confirmed !== asked ? (
-        <div role="alert" className="mt-4 border-l-[6px] border-alarm bg-alarm-pale px-3 py-2">
-          <p className="font-bold">
-            This is {formatNumber(answer.meqPerL, 1)} meq of acid for each litre, far more than water commonly takes. Is
-            the alkalinity in mg/L as CaCO₃? A tank that gets it at once foams, and plants in it die.
-          </p>
-          <Button className="mt-2" look="alarm" onClick={() => setConfirmed(asked)}>
-            I have measured it: show the dose
-          </Button>
-        </div>
       ) : (
-        <Answer {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
+        <SecondWord why={danger && acidDangerWords(danger, units)} confirm="I have read it: show the dose">
+          <Answer {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
+        </SecondWord>
       )}
       <Learned response={response} loop={loop} units={units} />
       <div className="mt-6 max-w-2xl space-y-2">

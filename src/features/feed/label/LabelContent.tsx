@@ -22,7 +22,8 @@ export function LabelContent({ feed, waterName }: { readonly feed: LoopFeed; rea
       <h2 className="text-2xl">What is in it</h2>
       {sheet.ionsUntold && (
         <p className="border-l-[6px] border-feed bg-feed-pale px-3 py-1.5">
-          The labels do not tell all of it; strength goes by the EC that the pack tells. What is printed:
+          The labels do not tell all of it; strength goes by the EC that the pack tells. What is printed, and what the
+          water brings:
         </p>
       )}
       {rows.length === 0 && <p className="text-soft">Nothing is printed, and the water’s analysis is not known.</p>}

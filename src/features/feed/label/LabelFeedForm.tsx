@@ -11,6 +11,8 @@ import { CAUTIONS } from "@/core/feed/cautions";
 import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { useUnits } from "@/ui/units";
+import type { Loop } from "@/core/garden/garden";
+import { LabelPlan } from "./LabelPlan";
 import { LabelProductFields, type TypedProduct } from "./LabelProductFields";
 import { labelDoubtWords, labelEcMissingWords, productProblemWords } from "./words";
 
@@ -20,6 +22,11 @@ interface Typed {
   readonly share: QuantityValue;
   readonly labelEcMsPerCm: QuantityValue;
   readonly feedsLoop: boolean;
+  readonly isRamped: boolean;
+  readonly startShare: QuantityValue;
+  readonly maturityDays: QuantityValue;
+  readonly isChanged: boolean;
+  readonly weeks: QuantityValue;
 }
 
 const LETTERS = ["A", "B", "C"];
@@ -27,14 +34,17 @@ const PRODUCT: TypedProduct = {
   ...{ name: "", form: "liquid", densityKgPerL: null, label: {}, isByVolume: false },
   ...{ amount: null, unit: "mL", per: "L", measureL: null },
 };
-const EMPTY: Typed = { name: "", products: [PRODUCT], share: 1, labelEcMsPerCm: null, feedsLoop: false };
+const EMPTY: Typed = {
+  ...{ name: "", products: [PRODUCT], share: 1, labelEcMsPerCm: null, feedsLoop: false },
+  ...{ isRamped: true, startShare: 0.25, maturityDays: 28, isChanged: true, weeks: 1 },
+};
 
 /** Bought products by their labels, one bag or a bottle of two or three parts, as a feed: what they come to while typed. */
 export function LabelFeedForm({
   loop,
   onDone,
 }: {
-  readonly loop: { readonly id: number; readonly name: string } | null;
+  readonly loop: Pick<Loop, "id" | "name" | "kind"> | null;
   readonly onDone: () => void;
 }) {
   const units = useUnits();
@@ -54,6 +64,9 @@ export function LabelFeedForm({
   const told = typeof typed.labelEcMsPerCm === "number" ? typed.labelEcMsPerCm : null;
   const isInRange = told === null || (told >= 0.05 && told <= 10);
   const answer = isWhole && isInRange ? labelFeedDoubts(good, told) : null;
+  const feedsLoop = typed.feedsLoop && loop !== null;
+  const ramps = feedsLoop && typed.isRamped;
+  const changes = feedsLoop && typed.isChanged && loop.kind === "recirculating";
   const save = async () => {
     const problems: Record<string, string | undefined> = {};
     if (typed.name.trim() === "") problems.name = "Name is missing";
@@ -62,16 +75,24 @@ export function LabelFeedForm({
       problems[`${at}.amount`] = quantityProblem(product.amount, "Dose", "ratio", units);
       const whole = products[at] ?? null;
       const found = whole && keptProduct(whole);
+      if (!whole && !problems[`${at}.amount`]) problems[`${at}.amount`] = OUT_OF_RANGE;
       if (found && "kind" in found) problems[`${at}.${WHERE[found.kind]}`] = productProblemWords(found);
     });
     problems.share = quantityProblem(typed.share, "Strength", "share", units);
+    if (ramps) {
+      problems["ramp.startShare"] = quantityProblem(typed.startShare, "Share for seedlings", "share", units);
+      problems["ramp.maturityDays"] = quantityProblem(typed.maturityDays, "Grown after", "days", units);
+    }
+    if (changes) problems.changeWeeks = quantityProblem(typed.weeks, "Weeks", "count", units);
     if (answer?.found.kind === "not-told") problems.labelEcMsPerCm = labelEcMissingWords(answer.found.why);
     setErrors(problems);
     const isAsked = answer !== null && answer.doubts.length > 0 && !sure;
     if (Object.values(problems).some(Boolean) || isAsked) return;
     const result = await run({
       ...{ name: typed.name, products: products as LabelProduct[], share: typed.share, labelEcMsPerCm: told },
-      ...{ loopId: typed.feedsLoop && loop ? loop.id : null, sure },
+      loopId: feedsLoop ? loop.id : null,
+      ramp: ramps ? { startShare: typed.startShare, maturityDays: typed.maturityDays } : null,
+      ...{ changeWeeks: changes ? typed.weeks : null, sure },
     });
     if (!result.ok) return setErrors(Object.keys(result.fields).length > 0 ? result.fields : { name: result.message });
     forget();
@@ -118,7 +139,11 @@ export function LabelFeedForm({
         )}
       </div>
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 border-t-2 border-ink pt-2">
-        <Field label="I want, of the label’s dose" hint="grown plants; half is common" error={errors.share}>
+        <Field
+          label="Strength, of the label"
+          hint="for grown plants; seedlings less, under Strength"
+          error={errors.share}
+        >
           {(aria) => (
             <QuantityInput {...aria} dimension="share" value={typed.share} onValue={(share) => change({ share })} />
           )}
@@ -143,6 +168,14 @@ export function LabelFeedForm({
           />
           Feed {loop.name} with it from now on, mixed by hand
         </label>
+      )}
+      {feedsLoop && (
+        <LabelPlan
+          plan={typed}
+          goesRound={loop.kind === "recirculating"}
+          errors={errors}
+          onPlan={(part) => change(part)}
+        />
       )}
       {answer && answer.found.kind !== "not-told" && (
         <p aria-live="polite" className="border-l-[6px] border-rule px-3 py-1 text-lg">
@@ -176,6 +209,8 @@ export function LabelFeedForm({
   );
 }
 
+const OUT_OF_RANGE =
+  "A figure of this product cannot be: a dose is from 0.001 to 10 000, a litre weighs 0.05 to 20 kg, a cap holds 0.1 mL to 10 L, per cents are from 0 to 100.";
 const WHERE = { "adds-up": "name", "density-missing": "densityKgPerL", "measure-missing": "measureL" } as const;
 
 function errorsUnder(errors: Readonly<Record<string, string | undefined>>, at: number) {

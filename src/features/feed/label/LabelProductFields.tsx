@@ -24,7 +24,15 @@ const ON_PACKS = [
   "SO3",
 ] as const satisfies readonly (keyof LabelPercent)[];
 const UNIT_WORDS: Readonly<Partial<Record<DoseUnit, string>>> = {
-  ...{ teaspoon: "teaspoons", cap: "caps", scoop: "scoops", ounce: "oz", pound: "lb", "fluid ounce": "fl oz" },
+  ...{
+    teaspoon: "teaspoons",
+    tablespoon: "tablespoons",
+    cap: "caps",
+    scoop: "scoops",
+    ounce: "oz",
+    pound: "lb",
+    "fluid ounce": "fl oz",
+  },
 };
 const PER_WORDS: Readonly<Record<DosePer, string>> = {
   L: "to a litre",

@@ -51,7 +51,16 @@ export function KeepDose({
       garden={garden}
       isGood={isGood && name.trim() !== "" && (doubts.length === 0 || sure)}
       action={keepLabelFeed}
-      input={() => ({ name, products: [whole], share, labelEcMsPerCm, loopId: null, sure })}
+      input={() => ({
+        name,
+        products: [whole],
+        share,
+        labelEcMsPerCm,
+        loopId: null,
+        ramp: null,
+        changeWeeks: null,
+        sure,
+      })}
       goTo={(id) => `/feed?recipe=${id}`}
       makes="Makes a product for the shelf and a feed of it at the label’s dose."
     >

@@ -7,11 +7,23 @@ import { useBlanks } from "@/features/frame/blank/useBlanks";
 import type { BlankMeasure } from "@/features/frame/blank/blanks";
 import { formatNumber } from "@/core/units/format";
 import { ChoiceBlank } from "@/ui/blank/Blank";
+import { SecondWord } from "@/ui/SecondWord";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { AnswerFrame } from "./AnswerFrame";
 import { answerKey, type AnswerContext } from "./context";
 import { KeepDose } from "./KeepDose";
-import { amountWords, HAS_SIZE, LABEL_PARTS, rowsOf, stepsOf, UNITS, worked, type Chosen, type Way } from "./tankSlip";
+import {
+  amountWords,
+  doseDangerWords,
+  HAS_SIZE,
+  LABEL_PARTS,
+  rowsOf,
+  stepsOf,
+  UNITS,
+  worked,
+  type Chosen,
+  type Way,
+} from "./tankSlip";
 import { useKept } from "./useKept";
 
 const PER: readonly { readonly value: DosePer; readonly label: string }[] = [
@@ -140,7 +152,9 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
       picture={
         <>
           <h2 className="text-2xl">The slip</h2>
-          <SlipSteps steps={stepsOf(found, good.volumeL!, unit, units)} />
+          <SecondWord why={doseDangerWords(found)} confirm="I have looked again: show the slip">
+            <SlipSteps steps={stepsOf(found, good.volumeL!, unit, units)} />
+          </SecondWord>
           <details>
             <summary className="sign inline-flex min-h-11 items-center text-lg underline underline-offset-4">
               What the pack says, in per cent

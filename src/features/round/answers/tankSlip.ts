@@ -12,6 +12,7 @@ export const UNITS: readonly { readonly value: DoseUnit; readonly label: string 
   { value: "g", label: "g" },
   { value: "mL", label: "mL" },
   { value: "teaspoon", label: "teaspoons" },
+  { value: "tablespoon", label: "tablespoons" },
   { value: "cap", label: "caps" },
   { value: "scoop", label: "scoops" },
   { value: "ounce", label: "oz" },
@@ -47,6 +48,8 @@ export interface Found {
   readonly labelSays: string;
   /** As it can be kept. */
   readonly product: Omit<LabelProduct, "name">;
+  /** Of the label's dose, where much of it goes in. */
+  readonly timesLabel: number;
   /** Of a feed that was mixed already: how far it is off, and how it is mended. */
   readonly mixed?: MixedDose;
 }
@@ -71,7 +74,7 @@ export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string,
     ...{ form, densityKgPerL: null, isByVolume: form === "liquid", amount: dose.amount, unit, per },
     ...{ label, measureL: HAS_SIZE.has(unit) ? good.measureL! : null },
   };
-  const common = { labelSays: labelWords(label, perLitre.grams), product };
+  const common = { labelSays: labelWords(label, perLitre.grams), product, timesLabel: 0 };
   if (way === "mixed" && good.putIn !== undefined) {
     const [volumeL, strength, headspaceL] = [good.volumeL!, good.strength!, good.headspaceL!];
     const mixed = mixedDose(dose, { volumeL, strength, putIn: good.putIn, headspaceL });
@@ -81,6 +84,7 @@ export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string,
     return {
       ...common,
       kind: "add",
+      timesLabel: good.strength ?? 1,
       amount: tankDose(good.volumeL!, dose, good.strength ?? 1),
       waterL: 0,
       says: `${formatNumber((good.strength ?? 1) * 100)} % of what the label says.`,
@@ -96,6 +100,7 @@ export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string,
       return {
         ...common,
         kind: "add",
+        timesLabel: topUp.strength,
         amount: topUp.amount,
         waterL: 0,
         says: "A straight line, 3 to 11 % short for a strong correction: half first, stir, read again.",
@@ -213,3 +218,13 @@ export function stepsOf(
 }
 
 const half2 = (value: number | null) => (value === null ? null : value / 2);
+
+/** From so many times the label's dose on a second word is asked. */
+const DANGEROUS_TIMES = 3;
+
+/** Why a dose is shown only after a second word; null where it is none. */
+export function doseDangerWords({ timesLabel }: Found): string | null {
+  return timesLabel < DANGEROUS_TIMES
+    ? null
+    : `This is ${formatNumber(timesLabel, 1)} times what the label says: roots burn within hours. Is it a tablespoon for a teaspoon, a litre for a gallon, or another size of tank? Should the tank be so weak, put in a quarter of it, stir, and read again.`;
+}
