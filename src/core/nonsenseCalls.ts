@@ -1133,6 +1133,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/addCrop#addCrop": GARDEN,
   "garden/setup/addMeter#addMeter": GARDEN,
   "garden/setup/addLabelFeed#addLabelFeed": GARDEN,
+  "garden/feedWater#feedWater": GARDEN,
   "garden/setup/addRecipe#addRecipe": GARDEN,
   "garden/setup/addRecipe#addSalt": GARDEN,
   "feed/salts#lotsLeft": ROWS,

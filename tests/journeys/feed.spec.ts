@@ -144,3 +144,43 @@ test("two salts that drop out together are refused in one stock; mixed apart, th
   await expect(stock.getByText(/potassium nitrate .*lot KN 7/u)).toBeVisible();
   await expect(stock).toContainText("50 L of 50 L left");
 });
+
+test("two bottles are kept by their label and feed the pond, in millilitres and changed every week", async ({
+  page,
+  garden,
+}) => {
+  const loop = (await garden.rows<{ id: string }>("select id from loop where name = 'Pond'"))[0]!.id;
+  await page.goto(`/feed?loop=${loop}`);
+  await ready(page);
+  await page.getByRole("button", { name: "By the label" }).click();
+  const box = (name: string, at = 0) => page.getByRole("textbox", { name, exact: true }).nth(at);
+  await box("Name of the feed").fill("Bottles");
+  await box("Name on the pack").fill("Part A");
+  await box("The label’s dose").fill("4");
+  await page.getByRole("button", { name: "Another part, B" }).click();
+  await box("Name on the pack", 1).fill("Part B");
+  await box("The label’s dose", 1).fill("4");
+  await box("Strength, of the label").fill("50 %");
+  await box("The whole dose adds EC").fill("18");
+  await page.getByRole("button", { name: "Keep this feed" }).click();
+  await expect(page.getByText(/EC is 18/u)).toBeVisible();
+  await box("The whole dose adds EC").fill("1.8");
+  await page.getByRole("checkbox", { name: /Feed Pond with it/u }).check();
+  await page.getByRole("checkbox", { name: /Weaker for seedlings/u }).uncheck();
+  await page.getByRole("button", { name: "Keep this feed" }).click();
+  await expect(page.getByText("50 % of the label")).toBeVisible();
+  await expect(page.getByRole("row", { name: /Part A/u })).toContainText("2 L");
+
+  await page.goto(`/feed/stocks?loop=${loop}`);
+  await expect(page.getByRole("region", { name: "Fill", exact: true })).toContainText(/Part A\s*440\s*mL/u);
+
+  await page.goto("/round");
+  await ready(page);
+  // Changed every week by the plan that came with it: due today, with what is poured.
+  await page.getByRole("link", { name: /Pond tank: change the solution/u }).click();
+  const panel = page.getByRole("region", { name: /Pond tank: change the solution/u });
+  await expect(panel).toContainText(/Part A\s*440\s*mL/u);
+  await expect(panel).toContainText(/Part B\s*440\s*mL/u);
+  await panel.getByRole("button", { name: "Done as planned" }).click();
+  await expect(page.getByRole("link", { name: /Pond tank: change the solution/u })).toHaveCount(0);
+});

@@ -1,3 +1,4 @@
+import { feedWater } from "./feedWater";
 import type { LoopFeed } from "./fed";
 import type { Loop, StockTankRow } from "./garden";
 import { loopNeedLpd } from "./loopNeed";
@@ -19,7 +20,7 @@ function loopFeed(worked: FedFrom, loop: Loop): LoopFeed | null {
   const strength = loopStrength(worked, loop.id, loop.strength, recipe);
   const salts = recipeSaltsOf(recipe, garden.salts);
   const learned = learnedEc(facts.ecPairs.filter(({ loopId }) => loopId === loop.id));
-  const source = garden.sources.find(({ id }) => id === loop.sourceId) ?? null;
+  const source = feedWater(garden, loop, recipe);
   const feedLpd = loopNeedLpd(plan, loop.id);
   const sheet = feedSheet({
     wish: wishOf(recipe, source),

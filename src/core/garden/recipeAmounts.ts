@@ -3,6 +3,7 @@ import type { RecipeWish } from "../feed/recipeWish";
 import { solveForEc } from "../feed/solveForEc";
 import type { MissWeights } from "../feed/solveRecipe";
 import type { SolveProgram } from "../numeric/solveProgram";
+import { feedWater } from "./feedWater";
 import { between, type Changes, type Tables } from "./changes";
 import type { Garden, Recipe, SaltRow, Source } from "./garden";
 import { gardenOf } from "./gardenOf";
@@ -24,7 +25,7 @@ export function recipeSaltsOf(recipe: Recipe, shelf: readonly SaltRow[]): Recipe
 /** The water that a recipe is made with: that of the first loop that is fed it; null, pure water, where there is none. */
 export function waterOf({ loops, sources }: Pick<Garden, "loops" | "sources">, recipe: Recipe): Source | null {
   const loop = loops.find(({ recipeId }) => recipeId === recipe.id);
-  return sources.find(({ id }) => id === loop?.sourceId) ?? null;
+  return loop ? feedWater({ sources }, loop, recipe) : null;
 }
 
 /** Solves a recipe with its own EC, from some salts and a water. @param solve of linear programs @source solveForEc */

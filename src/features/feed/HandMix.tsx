@@ -8,6 +8,8 @@ import { Field } from "@/ui/Field";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { dilutionWords, ScaleChoice, useScale } from "@/features/frame/scale";
 import { inHand } from "./words";
+import { stockMl } from "@/core/feed/stocks";
+import { stockLetters } from "@/core/feed/strengthSteps";
 import { SlipSteps, type SlipStepView } from "@/ui/SlipSteps";
 import { useUnits } from "@/ui/units";
 import { quantityText } from "@/core/units/format";
@@ -24,12 +26,25 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
   const { stepG, setStepG } = useScale();
   const isWeighed = loop.feeding === "dry" && feed.salts.some(({ form }) => form !== "liquid");
   const steps = (litres: number): SlipStepView[] => [
-    { title: "Fill to about 90 % with water", amount: { value: litres * 0.9, dimension: "volume" } },
+    {
+      title: "Fill to about 90 % with water",
+      amount: { value: litres * 0.9, dimension: "volume" },
+      note: "acid comes first, where the water needs it, and a stir",
+    },
     ...amounts(litres).map((amount, at): SlipStepView => {
       const taken = inHand(amount);
       const spoons = taken.dimension === "dose" ? inMeasure(taken.value, measure) : null;
-      const apart = byLabel && at > 0 ? "stir first: parts never meet undiluted" : null;
-      const thinned = taken.dimension === "mass" ? dilutionWords(taken.value, stepG, units) : null;
+      const isPart = byLabel || loop.feeding !== "dry";
+      const apart = isPart && at > 0 ? "stir first: they never meet undiluted" : null;
+      const thinned =
+        taken.dimension === "mass"
+          ? dilutionWords(
+              taken.value,
+              stepG,
+              units,
+              feed.salts.find(({ name }) => name === amount.name)?.solubilityGPerL,
+            )
+          : null;
       const note = [spoons, apart, thinned].filter((one) => one !== null).join("; ");
       return {
         title: amount.name,
@@ -44,6 +59,12 @@ export function HandMix({ loop, feed }: { loop: Loop; feed: LoopFeed }) {
     <>
       {isWeighed && <ScaleChoice stepG={stepG} onStep={setStepG} />}
       {isMeasured && <OwnMeasureChoice measure={measure} onMeasure={setMeasure} />}
+      {loop.feeding === "stocks" && (
+        <p>
+          Each litre of finished water gets {quantityText(stockMl(1, feed.sheet.factor) / 1000, "dose", units)} of{" "}
+          {stockLetters(feed.sheet).join(", and as much of ")}.
+        </p>
+      )}
       <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <section aria-label="Fill">
           <h2 className="border-b-2 border-ink pb-1 text-3xl">

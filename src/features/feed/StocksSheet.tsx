@@ -151,7 +151,7 @@ function Stock({
           ...stock.salts.map(({ id, name, tankG }) => {
             const onShelf = salts.find((salt) => salt.id === id);
             const litres = onShelf ? liquidL(onShelf, tankG) : null;
-            const note = litres === null ? dilutionWords(tankG, stepG, units) : null;
+            const note = litres === null ? dilutionWords(tankG, stepG, units, onShelf?.solubilityGPerL) : null;
             return {
               title: name,
               amount: inHand({ value: tankG, dimension: "mass", ...(litres !== null && { litres }) }),

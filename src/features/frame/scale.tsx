@@ -1,11 +1,15 @@
 "use client";
 import { dilution } from "@/core/feed/dilution";
+import { solubilityAtGPerL } from "@/core/feed/stocks";
 import { quantityText } from "@/core/units/format";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { useDraft } from "@/features/frame/drafts";
 import { QuantityBlank } from "@/ui/blank/Blank";
 
 const [LEAST_STEP_G, GREATEST_STEP_G] = [0.001, 1000];
+
+/** Water for a dilution stands in the room. */
+const ROOM_C = 20;
 
 /** What the scale that salts are weighed on counts in; kept on the device. */
 export function useScale() {
@@ -15,7 +19,7 @@ export function useScale() {
 
 export function ScaleChoice({ stepG, onStep }: { readonly stepG: number; readonly onStep: (stepG: number) => void }) {
   return (
-    <p className="no-print text-lg leading-10">
+    <p className="no-print mb-3 text-lg leading-10">
       My scale weighs in steps of{" "}
       <QuantityBlank
         name="scale-step"
@@ -30,8 +34,14 @@ export function ScaleChoice({ stepG, onStep }: { readonly stepG: number; readonl
 }
 
 /** How an amount is got that the scale cannot weigh; null where it can. */
-export function dilutionWords(grams: number, stepG: number, units: UnitPreferences): string | null {
-  const found = dilution(grams, stepG);
+export function dilutionWords(
+  grams: number,
+  stepG: number,
+  units: UnitPreferences,
+  solubilityGPerL: readonly number[] | null = null,
+): string | null {
+  const dissolvesGPerL = solubilityGPerL && 0.8 * solubilityAtGPerL(solubilityGPerL, ROOM_C);
+  const found = dilution(grams, stepG, dissolvesGPerL);
   if (found === null) return null;
   if (found === "scale-too-coarse") return "too little for your scale, even thinned twice: borrow a finer one";
   const water = (litres: number) => quantityText(litres, "dose", units);

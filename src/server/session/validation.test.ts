@@ -114,6 +114,7 @@ test("a timer's parts follow its kind and fit together", () => {
     acid: "citric",
     acidPercent: null,
     acidDensityKgPerL: null,
+    acidInFeed: false,
     coldestC: 8,
     needFactor: 1,
     readEveryDays: 1,

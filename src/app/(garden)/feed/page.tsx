@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { RecipeSheet } from "@/features/feed/RecipeSheet";
 import { loopHeader } from "@/features/feed/words";
+import { feedWater } from "@/core/garden/feedWater";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
 import { solveAgain } from "@/core/garden/recipeProposal";
 import { solver } from "@/server/solver/highs";
@@ -21,7 +22,7 @@ export default async function FeedPage({
   const { loop: asked } = viewQuery(await searchParams);
   const loop = rows.loops.find((candidate) => candidate.id === asked) ?? rows.loops[0] ?? null;
   const feed = loop ? (feeds.get(loop.id) ?? null) : null;
-  const source = rows.sources.find(({ id }) => id === loop?.sourceId) ?? null;
+  const source = loop && feed ? feedWater(rows, loop, feed.recipe) : null;
   const needLpd = loop ? loopNeedLpd(plan, loop.id) : 0;
   return (
     <Station

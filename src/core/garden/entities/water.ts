@@ -148,6 +148,12 @@ export const LOOP = entity({
       initial: null,
       hint: "on the label or the safety data sheet",
     }),
+    {
+      type: "switch",
+      name: "acidInFeed",
+      label: "Its acid goes into the feed water all the time: what it brings counts in the recipe",
+      initial: false,
+    },
     numberField("needFactor", "Drinks, against what is worked out", "ratio", 0.1, 10, {
       initial: 1,
       hint: "learned from the top-ups in the log; 1: as worked out",

@@ -4,6 +4,10 @@ import { WhoProvider } from "@/features/frame/who";
 import { shown } from "../../../../tests/component/shown";
 import { AcidSheet, type AcidSheetProps } from "./AcidSheet";
 
+const save = jest.fn(async () => ({ ok: true, value: 2 }));
+jest.mock("@/server/water/actions", () => ({ saveLoop: (input: unknown) => save(...([input] as unknown as [])) }));
+jest.mock("@/server/history/actions", () => ({ undoAct: jest.fn() }));
+
 const loop = {
   ...{ id: 2, name: "Drip", kind: "run-to-waste", feeding: "injector", ratioR: 100, ratioConvention: "in" },
   ...{ normalFillL: 800, acid: "nitric", acidPercent: null, acidDensityKgPerL: null },
@@ -55,4 +59,10 @@ test("what cannot be is refused, what is far too much is asked about, strong aci
   expect(screen.getByText(/Nitric acid 60 % is for a keeper/u)).toBeTruthy();
   await fill(user, "Strength of the acid", "140");
   expect(screen.getByText(/Strength of the acid is 140; it must be from 1 to 100/u)).toBeTruthy();
+});
+
+test("acid that goes into all feed is counted in the recipe", async () => {
+  const { user } = shown(sheet());
+  await user.click(screen.getByRole("button", { name: "It goes into all feed: count it" }));
+  expect(save.mock.calls.at(-1)).toEqual([expect.objectContaining({ id: 2, acidInFeed: true })]);
 });

@@ -1,10 +1,9 @@
 "use client";
 import { useMemo, useState } from "react";
-import { acidForWater, acidsWithin, type AcidAnswer } from "@/core/feed/acidForWater";
+import { acidForWater } from "@/core/feed/acidForWater";
 import { CAUTIONS } from "@/core/feed/cautions";
 import type { LearnedResponse } from "@/core/feed/learnedResponse";
 import { isForKeepers, TANK_ACIDS, type TankAcid } from "@/core/feed/phDose";
-import { concentrationFactor, stockTankG } from "@/core/feed/stocks";
 import { acidStrengthOf } from "@/core/garden/slipOf";
 import type { Loop, StockTankRow } from "@/core/garden/garden";
 import { number } from "@/core/place/kinds/shared";
@@ -17,12 +16,13 @@ import { ChoiceBlank } from "@/ui/blank/Blank";
 import { Sentence } from "@/ui/blank/Sentence";
 import { CautionNote } from "@/ui/Caution";
 import { Picker } from "@/ui/Picker";
+import { MAY_STAY_MEQ } from "@/core/garden/feedWater";
 import { SecondWord } from "@/ui/SecondWord";
 import { acidDanger } from "@/core/feed/acidDanger";
 import { PrintButton } from "@/ui/PrintButton";
 import { useUnits } from "@/ui/units";
-import { Why } from "@/ui/Why";
-import { acidDangerWords, acidName, roundFeedL } from "../words";
+import { acidDangerWords, acidName } from "../words";
+import { AcidDose } from "./AcidDose";
 
 export interface AcidWater {
   readonly name: string;
@@ -50,10 +50,6 @@ const MEASURES = [
   number("massPercent", "Strength of the acid", "ratio", 1, 100),
   number("density", "Density, kg a litre", "ratio", 0.9, 2),
 ];
-/** Run-to-waste: so much alkalinity may stay. */
-const MAY_STAY_MEQ = 1;
-/** Water that takes less has no buffer to dose against. */
-const HARDLY_MEQ = 0.05;
 
 /** Acid for the water of a loop: in a round amount, in its tank, in a stock; what it brings, and what comes later. */
 export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response }: AcidSheetProps) {
@@ -126,7 +122,7 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
         </p>
       ) : (
         <SecondWord why={danger && acidDangerWords(danger, units)} confirm="I have read it: show the dose">
-          <Answer {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
+          <AcidDose {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
         </SecondWord>
       )}
       <Learned response={response} loop={loop} units={units} />
@@ -136,118 +132,6 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
       </div>
       <PrintButton label="Print" />
     </>
-  );
-}
-
-interface AnswerProps extends Pick<AcidSheetProps, "loop" | "room" | "stocks"> {
-  readonly answer: AcidAnswer;
-  readonly acid: TankAcid;
-  readonly massPercent: number;
-  readonly wanted: number;
-  readonly units: UnitPreferences;
-}
-
-function Answer({ answer, acid, massPercent, wanted, loop, room, stocks, units }: AnswerProps) {
-  const text = (per1000L: number, litres: number) =>
-    acid === "citric"
-      ? quantityText((per1000L * litres) / 1000, "mass", units)
-      : quantityText((per1000L * litres) / 1e6, "dose", units);
-  const roundL = roundFeedL(units);
-  const factor = concentrationFactor(loop.ratioR, loop.ratioConvention);
-  // Never into the stock with the calcium and the chelates.
-  const tank = stocks.find(({ letter }) => letter === "C") ?? stocks.find(({ letter }) => letter === "B");
-  const goesRound = loop.kind === "recirculating";
-  if (answer.by === "none")
-    return <p className="mt-4 text-xl">No acid: this water is there already. Let the salts set the pH.</p>;
-  if (answer.meqPerL < HARDLY_MEQ)
-    return (
-      <p className="mt-4 text-xl">
-        No acid: this water has hardly any buffer, a drop too much would throw it far. Let the salts set the pH.
-      </p>
-    );
-  const rows: readonly (readonly [what: string, figure: string, how: string])[] = [
-    [
-      `for ${quantityText(roundL, "volume", units)}`,
-      text(answer.per1000L, roundL),
-      "Equivalents from the charge balance of the carbonate ÷ strength of the acid (10 × percent × density × equivalents a mole ÷ molar mass).",
-    ],
-    [
-      `for the tank, ${quantityText(loop.normalFillL, "volume", units)}`,
-      text(answer.per1000L, loop.normalFillL),
-      "The same × the tank at its normal fill level.",
-    ],
-    ...(tank && loop.feeding !== "dry"
-      ? [
-          [
-            `into a full stock ${tank.letter}, ${quantityText(tank.volumeL, "volume", units)}`,
-            text(stockTankG(answer.per1000L, factor, tank.volumeL), 1000),
-            "The same × the concentration factor × the stock tank. Acid stands alone or in B, never with calcium and chelates.",
-          ] as const,
-        ]
-      : []),
-  ];
-  return (
-    <div className="mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">
-      <section aria-label="Dose">
-        <h2 className="text-2xl">{acidName(acid, massPercent)}</h2>
-        <dl>
-          {rows.map(([what, figure, how]) => (
-            <div key={what} className="flex items-baseline justify-between gap-4 border-t border-rule py-2">
-              <dt>{what}</dt>
-              <dd className="figure">
-                <Why label={what} how={how} inputs={[["acid", `${formatNumber(answer.meqPerL, 2)} meq/L`]]}>
-                  {figure}
-                </Why>
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <p className="mt-2 text-soft">
-          In two halves: half, stir, read, then the rest. Acid into water, never the other way.
-        </p>
-      </section>
-      <section aria-label="What it does" className="space-y-2">
-        <h2 className="text-2xl">What it does</h2>
-        {goesRound ? (
-          <p>
-            Now pH {formatNumber(wanted, 1)}. In a tank that is aerated CO₂ leaves and pH climbs again: in all it takes{" "}
-            <b>{formatNumber(answer.openMeqPerL / answer.meqPerL, 1)} times</b> as much,{" "}
-            {text((answer.per1000L * answer.openMeqPerL) / answer.meqPerL, loop.normalFillL)} for the tank, over the
-            next days, in parts from readings.
-          </p>
-        ) : (
-          <p>
-            {answer.by === "leave"
-              ? `It leaves ${formatNumber(answer.leftMeqPerL, 1)} meq/L of alkalinity, which holds pH in the medium; pH ${formatNumber(wanted, 1)} at the emitter would take ${formatNumber((answer.otherMeqPerL ?? 0) / answer.meqPerL, 1)} times as much.`
-              : `At the emitter pH ${formatNumber(answer.phNow, 1)}, with ${formatNumber(answer.leftMeqPerL, 1)} meq/L of alkalinity left.`}{" "}
-            Standing open it climbs towards pH {formatNumber(answer.phLater, 1)} as CO₂ leaves.
-          </p>
-        )}
-        <Brings {...{ answer, acid, wanted, room }} />
-        {acid === "citric" && <p>Citric acid brings no nutrient; microbes eat it within days, and pH climbs again.</p>}
-      </section>
-    </div>
-  );
-}
-
-/** What an acid brings, against what the recipe has room for. */
-function Brings({ answer, acid, wanted, room }: Pick<AnswerProps, "answer" | "acid" | "wanted" | "room">) {
-  const { addsMgPerL, meqPerL } = answer;
-  if (!addsMgPerL) return null;
-  const { nutrient, mgPerL } = addsMgPerL;
-  const free = room?.[nutrient];
-  const isOver = free !== undefined && mgPerL > free + 0.5;
-  const { shares } = acidsWithin(meqPerL, [acid, "citric"], room ?? {}, wanted);
-  const own = shares.find((share) => share.acid === acid)?.meqPerL ?? 0;
-  return (
-    <p className={isOver ? "border-l-[6px] border-alarm bg-alarm-pale px-3 py-1.5" : ""}>
-      It brings <b>{formatNumber(mgPerL, 1)} mg/L</b> of {nutrient}
-      {free === undefined
-        ? ": take so much off what the salts bring."
-        : isOver
-          ? `, and the recipe has room for ${formatNumber(Math.max(0, free), 1)}: so much of it at most, ${Math.round((100 * own) / meqPerL)} % of the dose, and citric acid for the rest.`
-          : `, of the ${formatNumber(free, 1)} that the recipe wants besides what the water has: take it off the salts.`}
-    </p>
   );
 }
 

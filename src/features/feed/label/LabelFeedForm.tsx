@@ -84,6 +84,8 @@ export function LabelFeedForm({
       problems["ramp.maturityDays"] = quantityProblem(typed.maturityDays, "Grown after", "days", units);
     }
     if (changes) problems.changeWeeks = quantityProblem(typed.weeks, "Weeks", "count", units);
+    if (!isInRange)
+      problems.labelEcMsPerCm = `EC is ${quantityText(told, "ec", units)}; it must be from ${quantityText(0.05, "ec", units)} to ${quantityText(10, "ec", units)}. Was it told in CF or µS/cm?`;
     if (answer?.found.kind === "not-told") problems.labelEcMsPerCm = labelEcMissingWords(answer.found.why);
     setErrors(problems);
     const isAsked = answer !== null && answer.doubts.length > 0 && !sure;

@@ -93,7 +93,7 @@ export function LabelProductFields({
             />
           )}
         </Field>
-        <div className="grid grid-cols-2 gap-2">
+        <div className="col-span-full grid grid-cols-2 gap-x-4 gap-y-3 sm:col-span-1 sm:gap-2">
           <Field label="Measure">
             {(aria) => (
               <select

@@ -8,6 +8,7 @@ import type { BlankMeasure } from "@/features/frame/blank/blanks";
 import { formatNumber } from "@/core/units/format";
 import { ChoiceBlank } from "@/ui/blank/Blank";
 import { SecondWord } from "@/ui/SecondWord";
+import { PrintButton } from "@/ui/PrintButton";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { AnswerFrame } from "./AnswerFrame";
 import { answerKey, type AnswerContext } from "./context";
@@ -154,6 +155,7 @@ export function TankAnswer({ context }: { readonly context: AnswerContext }) {
           <h2 className="text-2xl">The slip</h2>
           <SecondWord why={doseDangerWords(found)} confirm="I have looked again: show the slip">
             <SlipSteps steps={stepsOf(found, good.volumeL!, unit, units)} />
+            <PrintButton label="Print" />
           </SecondWord>
           <details>
             <summary className="sign inline-flex min-h-11 items-center text-lg underline underline-offset-4">

@@ -16,6 +16,7 @@ export const UNITS: readonly { readonly value: DoseUnit; readonly label: string 
   { value: "cap", label: "caps" },
   { value: "scoop", label: "scoops" },
   { value: "ounce", label: "oz" },
+  { value: "pound", label: "lb" },
   { value: "fluid ounce", label: "fl oz" },
 ];
 export type Way = "fresh" | "read" | "mixed";
@@ -58,7 +59,7 @@ const NOTHING: DoseAmount = { measures: 0, grams: 0, mL: 0 };
 
 /** The answer from what stands in the blanks. */
 export function worked({ unit, per, way }: Chosen, good: Readonly<Record<string, number>>): Found {
-  const form = unit === "g" || unit === "ounce" ? "solid" : "liquid";
+  const form = unit === "g" || unit === "ounce" || unit === "pound" ? "solid" : "liquid";
   const dose: LabelDose = {
     amount: good.amount!,
     unit,

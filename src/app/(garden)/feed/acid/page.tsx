@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { GENERAL_PH_BAND } from "@/core/feed/acidSteps";
 import { acidResponse } from "@/core/garden/slipOf";
 import { acidRoom } from "@/core/garden/acidRoom";
+import { GUESSED_PH } from "@/core/garden/feedWater";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
 import { AcidSheet } from "@/features/feed/acid/AcidSheet";
 import { acidName, loopHeader } from "@/features/feed/words";
@@ -12,8 +13,6 @@ import { Station } from "@/ui/Station";
 import { feedTabs } from "../tabs";
 
 export const metadata: Metadata = { title: "Acid" };
-
-const GUESSED_PH = 7.5;
 
 export default async function AcidPage({
   searchParams,

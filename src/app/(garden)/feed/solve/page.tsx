@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { feedWater } from "@/core/garden/feedWater";
 import { loopNeedLpd } from "@/core/garden/loopNeed";
 import { recipeProposal } from "@/core/garden/recipeProposal";
 import { SolveSheet } from "@/features/feed/solve/SolveSheet";
@@ -21,7 +22,7 @@ export default async function SolvePage({
   const { loop: asked, salts: from = "recipe", by = "worst" } = viewQuery(await searchParams);
   const loop = garden.loops.find(({ id }) => id === asked) ?? garden.loops[0] ?? null;
   const feed = (loop && feeds.get(loop.id)) ?? null;
-  const source = garden.sources.find(({ id }) => id === loop?.sourceId) ?? null;
+  const source = loop && feed ? feedWater(garden, loop, feed.recipe) : null;
   const others = garden.loops.filter(({ id, recipeId }) => id !== loop?.id && recipeId === feed?.recipe.id);
   return (
     <Station

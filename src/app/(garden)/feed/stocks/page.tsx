@@ -27,7 +27,12 @@ export default async function StocksPage({
   return (
     <Station
       title="Feed"
-      facts={loopHeader(loop, loop && (loop.feeding === "dry" ? "mixed by hand" : `1:${loop.ratioR}`), loop ? loopNeedLpd(plan, loop.id) : 0, worked.who.units)}
+      facts={loopHeader(
+        loop,
+        loop && (loop.feeding === "dry" ? "mixed by hand" : `1:${loop.ratioR}`),
+        loop ? loopNeedLpd(plan, loop.id) : 0,
+        worked.who.units,
+      )}
       tabs={feedTabs("stocks", loop?.id)}
     >
       <StocksSheet
