@@ -14,7 +14,7 @@ export interface Dilution {
 }
 
 /** An amount is weighed within 5 % from so many steps of the scale on. */
-const STEPS_FOR_5_PERCENT = 20;
+const STEPS_FOR_5_PERCENT = 10;
 const LITRE_ML = 1000;
 /** How many times as much is weighed; and a second step, where that is not enough. */
 const TIMES = [2, 5, 10, 20, 50, 100] as const;
@@ -31,8 +31,8 @@ const LITRES = [1, 2, 5, 10] as const;
  * @param dissolvesGPerL of the salt, 0.001–100 000; null where it is not known
  * @returns null where it can be weighed as it is, or is nothing; "scale-too-coarse" where even 10 000 times as much cannot
  * @throws RangeError when a figure is outside its range
- * @source conservation of mass; a scale errs by up to one step
- * @example dilution(0.5, 0.1) // { weighG: 2.5, stages: [{ intoMl: 1000, takeMl: 200 }] }
+ * @source conservation of mass; a scale errs by up to half a step
+ * @example dilution(0.5, 0.1) // { weighG: 1, stages: [{ intoMl: 1000, takeMl: 500 }] }
  */
 export function dilution(
   grams: number,

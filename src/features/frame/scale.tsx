@@ -13,7 +13,7 @@ const ROOM_C = 20;
 
 /** What the scale that salts are weighed on counts in; kept on the device. */
 export function useScale() {
-  const [stepG, setStepG] = useDraft<number>("scale-step", 1);
+  const [stepG, setStepG] = useDraft<number>("scale-step", 0.1);
   return { stepG, setStepG };
 }
 

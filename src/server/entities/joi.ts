@@ -2,7 +2,7 @@ import Joi from "joi";
 import type { Entity, EntityField } from "@/core/garden/entities/field";
 import type { ListMeasure, Measure, NumberMeasure, NumbersMeasure } from "@/core/place/kinds/model";
 import { DIMENSIONS, type Dimension } from "@/core/units/dimensions";
-import { choice, day, measure, note, maybeRowId, rowId, text, whole } from "../session/validation";
+import { figures, choice, day, measure, note, maybeRowId, rowId, text, whole } from "../session/validation";
 
 const WITHOUT_UNIT = new Set(["count", "ratio", "share"]);
 const unitOf = (dimension: Dimension) => (WITHOUT_UNIT.has(dimension) ? "" : DIMENSIONS[dimension][0]!.symbol);
@@ -103,16 +103,15 @@ function valueSchema(field: Measure | EntityField): Joi.Schema {
     case "reference":
       return rowId(field.label);
     case "amounts":
-      return Joi.object(
+      return figures(
         Object.fromEntries(
           field.of.map((name) => [
             name,
             measure(`${name} under “${field.label}”`, 0, field.greatest, unitOf(field.dimension)).optional(),
           ]),
         ),
-      )
-        .required()
-        .label(field.label);
+        field.label,
+      );
     case "union":
       return unionSchema(field);
   }

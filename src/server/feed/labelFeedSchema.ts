@@ -1,9 +1,9 @@
 import Joi from "joi";
-import { DOSE_UNITS, PER_L, type LabelPercent } from "@/core/feed/label";
+import { DOSE_UNITS, PER_L } from "@/core/feed/label";
 import type { LabelProduct } from "@/core/feed/labelFeed";
 import { NUTRIENTS } from "@/core/feed/nutrients";
 import { SALT_FORMS } from "@/core/feed/salts";
-import { choice, measure, rowId, text } from "../session/validation";
+import { choice, figures, measure, rowId, text } from "../session/validation";
 
 const ON_LABELS = ["N", ...NUTRIENTS, "P2O5", "K2O", "CaO", "MgO", "SO3"];
 
@@ -27,10 +27,10 @@ const product = Joi.object<LabelProduct>({
   name: text("Name of the product", 80),
   form: choice("Form", ...SALT_FORMS),
   densityKgPerL: measure("Weight of a litre", 0.05, 20, "kg").allow(null),
-  label: Joi.object<LabelPercent>()
-    .pattern(Joi.string().valid(...ON_LABELS), measure("Per cent", 0, 100, "%"))
-    .required()
-    .label("What the pack says"),
+  label: figures(
+    Object.fromEntries(ON_LABELS.map((name) => [name, measure(`${name} on the pack`, 0, 100, "%").optional()])),
+    "What the pack says",
+  ),
   isByVolume: Joi.boolean().required(),
   amount: measure("Dose", 0.001, 10_000, ""),
   unit: choice("Measure", ...DOSE_UNITS),

@@ -27,6 +27,18 @@ export function fieldErrors(error: Joi.ValidationError): Record<string, string> 
   return fields;
 }
 
+/** Figures by their names; a day or another object that only looks like one is none. */
+export function figures(parts: Readonly<Record<string, Joi.Schema>>, label: string): Joi.ObjectSchema {
+  return Joi.object(parts)
+    .custom((value: object, helpers) =>
+      Object.getPrototypeOf(value) === Object.prototype
+        ? value
+        : helpers.message({ custom: `${label} is no list of figures` }),
+    )
+    .required()
+    .label(label);
+}
+
 /** A measure with its range; the message says the value, the unit and the range. */
 export function measure(label: string, least: number, greatest: number, unit: string): Joi.NumberSchema {
   const range = `${label} is {#value}${unit && ` ${unit}`}; it must be from ${least} to ${greatest}${unit && ` ${unit}`}`;
