@@ -107,3 +107,16 @@ test("a reading is typed as its meter shows it; one that does not correct for te
   await user.click(save());
   await waitFor(() => expect(enter).toHaveBeenLastCalledWith(expect.objectContaining({ ecMsPerCm: 2.25 / 1.0955 })));
 });
+
+test("a pen of the other ppm scale is asked about where only that scale lies in the band", async () => {
+  const pen = { id: 9, name: "TDS pen", ecScale: "ppm500" as const, compensated: true };
+  const { user } = shown(<ReadingForm tank={{ ...tank, meters: [pen] }} />);
+  await user.type(field("EC"), "1050");
+  const asked = screen.getByRole("alert");
+  expect(asked.textContent).toContain("1050 ppm is outside the band on the scale ×500. Does your pen show ppm ×700?");
+  await user.click(save());
+  expect(enter).not.toHaveBeenCalled();
+  await user.click(within(asked).getByRole("button", { name: /^Yes/u }));
+  await user.click(save());
+  await waitFor(() => expect(enter).toHaveBeenCalledWith(expect.objectContaining({ ecMsPerCm: 1.5 })));
+});
