@@ -126,6 +126,9 @@ let lastStrength: number | null = null;
 const BOUND = new Float64Array(ION_NAMES.length);
 const PAIR = new Float64Array(PAIRS.length);
 const CONDITIONAL = new Float64Array(PAIRS.length);
+/** Pairs whose ions are both there: the first so many places. */
+const THERE = new Int8Array(PAIRS.length);
+let pairsThere = 0;
 
 function forget(): void {
   FREE_SHARE.fill(1);
@@ -156,6 +159,9 @@ function read(ions: IonAmounts): void {
     TOTAL[at] = mmol / 1000;
     FREE[at] = TOTAL[at]! * FREE_SHARE[at]!;
   }
+  pairsThere = 0;
+  for (let at = 0; at < PAIR.length; at++)
+    if (TOTAL[CATION[at]!]! > 0 && TOTAL[ANION[at]!]! > 0) THERE[pairsThere++] = at;
 }
 
 /**
@@ -169,14 +175,21 @@ function pairUp(): number {
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const four = activity(ionicStrength) ** 4;
     for (let at = 0; at < TOTAL.length; at++) BOUND[at] = 0;
-    for (let at = 0; at < PAIR.length; at++) {
+    for (let one = 0; one < pairsThere; one++) {
+      const at = THERE[one]!;
       CONDITIONAL[at] = PAIR_K[at]! * (PAIR_GAMMAS[at] === 8 ? four * four : four);
       BOUND[CATION[at]!]! += CONDITIONAL[at]! * FREE[ANION[at]!]!;
     }
     let change = settle(CATIONS);
-    for (let at = 0; at < PAIR.length; at++) BOUND[ANION[at]!]! += CONDITIONAL[at]! * FREE[CATION[at]!]!;
+    for (let one = 0; one < pairsThere; one++) {
+      const at = THERE[one]!;
+      BOUND[ANION[at]!]! += CONDITIONAL[at]! * FREE[CATION[at]!]!;
+    }
     change = Math.max(change, settle(ANIONS));
-    for (let at = 0; at < PAIR.length; at++) PAIR[at] = CONDITIONAL[at]! * FREE[CATION[at]!]! * FREE[ANION[at]!]!;
+    for (let one = 0; one < pairsThere; one++) {
+      const at = THERE[one]!;
+      PAIR[at] = CONDITIONAL[at]! * FREE[CATION[at]!]! * FREE[ANION[at]!]!;
+    }
     ionicStrength = strengthOf();
     if (change < RELATIVE_TOLERANCE) return (lastStrength = ionicStrength);
   }
