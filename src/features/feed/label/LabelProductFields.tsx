@@ -12,17 +12,13 @@ export type TypedProduct = Omit<LabelProduct, "amount" | "densityKgPerL" | "meas
   readonly label: Readonly<Record<string, QuantityValue>>;
 };
 
-const ON_PACKS = [
-  "N",
-  "NO3-N",
-  "NH4-N",
-  "urea-N",
-  "P2O5",
-  "K2O",
-  "CaO",
-  "MgO",
-  "SO3",
-] as const satisfies readonly (keyof LabelPercent)[];
+type OnPack = keyof LabelPercent;
+const PRINTED: readonly (readonly [title: string, names: readonly OnPack[]])[] = [
+  ["nitrogen", ["N", "NO3-N", "NH4-N", "urea-N"]],
+  ["as oxides", ["P2O5", "K2O", "CaO", "MgO", "SO3"]],
+  ["or as elements", ["P", "K", "Ca", "Mg", "S"]],
+  ["the rest", ["Fe", "Mn", "Zn", "Cu", "B", "Mo", "Na", "Cl"]],
+];
 const UNIT_WORDS: Readonly<Partial<Record<DoseUnit, string>>> = {
   ...{
     teaspoon: "teaspoons",
@@ -158,19 +154,24 @@ export function LabelProductFields({
       </div>
       <details className="mt-2">
         <summary className="min-h-11 cursor-pointer font-bold">What is in it, per cent as printed</summary>
-        <div className="grid grid-cols-3 gap-2">
-          {ON_PACKS.map((name) => (
-            <label key={name} className="text-sm font-bold">
-              {name === "N" ? "N, all of it" : name}
-              <QuantityInput
-                dimension="ratio"
-                placeholder="–"
-                value={product.label[name] ?? null}
-                onValue={(value) => change({ label: { ...product.label, [name]: value } })}
-              />
-            </label>
-          ))}
-        </div>
+        {PRINTED.map(([words, names]) => (
+          <div key={words} className="mb-2">
+            <p className="text-sm text-soft">{words}</p>
+            <div className="grid grid-cols-4 gap-2">
+              {names.map((name) => (
+                <label key={name} className="text-sm font-bold">
+                  {name === "N" ? "N, all of it" : name}
+                  <QuantityInput
+                    dimension="ratio"
+                    placeholder="–"
+                    value={product.label[name] ?? null}
+                    onValue={(value) => change({ label: { ...product.label, [name]: value } })}
+                  />
+                </label>
+              ))}
+            </div>
+          </div>
+        ))}
         {product.form === "liquid" && (
           <label className="mt-1 flex min-h-11 items-center gap-2">
             <input
