@@ -1134,6 +1134,8 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/addMeter#addMeter": GARDEN,
   "garden/setup/addLabelFeed#addLabelFeed": GARDEN,
   "garden/feedWater#feedWater": GARDEN,
+  "garden/solutionAge#drunkSince": GARDEN,
+  "garden/solutionAge#solutionAge": GARDEN,
   "garden/setup/addRecipe#addRecipe": GARDEN,
   "garden/setup/addRecipe#addSalt": GARDEN,
   "feed/salts#lotsLeft": ROWS,

@@ -192,3 +192,37 @@ test("a tank without a recipe still gets its pH brought back; a pH past the bala
   expect(kinds(slip({ ph: 2.4 }))).toEqual(["ph-low", "ph-past-range"]);
   expect(slip({ ph: 2.4 })).toMatchObject({ verdict: "unknown", steps: [] });
 });
+
+test("what is too strong by sodium and chloride is changed, not diluted; by the recipe's own salts it is diluted", () => {
+  const high = { ecMsPerCm: 2.1, levelL: 600 };
+  const gathered = slip(high, { solution: { ageDays: 40, gatheredShare: 0.2 } });
+  expect(gathered).toMatchObject({ verdict: "cannot", steps: [], cautions: ["discharge"] });
+  expect(gathered.says.at(-1)).toEqual({ kind: "gathered", ecMsPerCm: expect.closeTo(0.42, 9) });
+  const fed = slip(high, { solution: { ageDays: 40, gatheredShare: 0.05 } });
+  expect(fed.steps.map((step) => step.do)).toContain("water");
+});
+
+test("an old solution gets half of its stock, and says so", () => {
+  const weak = { ecMsPerCm: 1.05, levelL: 600 };
+  const [young, old] = [13, 21].map((ageDays) => slip(weak, { solution: { ageDays, gatheredShare: 0 } }));
+  expect(litres(old!.steps, "stock", "A")).toBeCloseTo(litres(young!.steps, "stock", "A") / 2, 9);
+  expect(old!.says.at(-1)).toEqual({ kind: "old-solution", ageDays: 21 });
+  expect(young!.says.map(({ kind }) => kind)).not.toContain("old-solution");
+});
+
+test("a drain tells what ends at the same level, water what the straight rule gives", () => {
+  const [drain] = slip({ ecMsPerCm: 2.6, levelL: 610 }).steps;
+  expect(drain).toMatchObject({ do: "drain", sameVolumeL: expect.any(Number) });
+  const { steps } = slip({ ecMsPerCm: 1.8, levelL: 560 }, { greatestL: 900 });
+  const [water] = steps.filter((step) => step.do === "water");
+  if (water?.do !== "water" || water.why !== "dilutes") throw new Error("no water");
+  // 3 to 11 % short of what is worked out.
+  expect(water.linearL! / water.litres).toBeGreaterThan(0.85);
+  expect(water.linearL! / water.litres).toBeLessThan(1);
+});
+
+test("the meter's factor moves what is read and what is wanted alike", () => {
+  const plain = slip({ ecMsPerCm: 1.0, levelL: 600 });
+  const learned = slip({ ecMsPerCm: 1.0, levelL: 600 }, { ecFactor: 1.1 });
+  expect(litres(learned.steps, "stock", "A")).toBeLessThan(litres(plain.steps, "stock", "A"));
+});

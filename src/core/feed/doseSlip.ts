@@ -1,5 +1,5 @@
 import { TANK_FIGURES } from "./tankFigures";
-import { bringBack, type BringBack } from "./bringBack";
+import { bringBack, type BringBack, type TankCorrection } from "./bringBack";
 import type { CautionKey } from "./cautions";
 import { acidSteps, GENERAL_PH_BAND, PH_RANGE } from "./acidSteps";
 import type { DoseSlip, DoseSlipInput, SlipFinding, SlipStep } from "./slip";
@@ -39,7 +39,16 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
   }
   if (correction?.kind === "recipe-too-weak")
     return { verdict: "cannot", says: [...says, { kind: "recipe-too-weak" }], steps: [], cautions: [] };
-  const steps = recipe && correction ? strengthSteps(correction, recipe, input) : [];
+  const { ageDays = null, gatheredShare = 0 } = input.solution ?? {};
+  const gathered = gatheredShare * (reading.ecMsPerCm ?? 0);
+  if (correction && recipe && dilutes(correction) && gathered > GATHERED_SHARE * overBy(input)) {
+    says.push({ kind: "gathered", ecMsPerCm: gathered });
+    return { verdict: "cannot", says, steps: [], cautions: ["discharge"] };
+  }
+  const isOld = ageDays !== null && ageDays > OLD_DAYS && (correction?.stockEachL ?? 0) > 0;
+  if (isOld) says.push({ kind: "old-solution", ageDays });
+  const half = correction && { ...correction, stockEachL: correction.stockEachL * (isOld ? 0.5 : 1) };
+  const steps = recipe && half ? strengthSteps(half, recipe, input) : [];
   const overfullL = reading.levelL === null ? 0 : reading.levelL - input.greatestL;
   if (overfullL > 0 && !correction?.drainL) steps.unshift({ do: "drain", litres: overfullL, why: "would-overflow" });
   const volumeL = correction?.finalVolumeL ?? reading.levelL;
@@ -52,6 +61,14 @@ export function doseSlip(input: DoseSlipInput): DoseSlip {
     cautions: cautionsFor(steps, recipe?.inParts ?? false),
   };
 }
+
+/** A solution is old after so many days: what plants left is no longer in the ratio of the recipe. */
+const OLD_DAYS = 14;
+/** Of what it is too strong by, from here on sodium and chloride are the cause. */
+const GATHERED_SHARE = 0.5;
+
+const dilutes = ({ kind }: TankCorrection) => kind === "dilute" || kind === "drain-and-refill";
+const overBy = ({ reading, recipe }: DoseSlipInput) => Math.max(0.05, reading.ecMsPerCm! - recipe!.bands.ecTarget);
 
 function checkReading(input: DoseSlipInput): void {
   const { reading, before, recipe, acidStrength, normalFillL, greatestL, ecFactor = 1 } = input;
@@ -67,6 +84,7 @@ function checkReading(input: DoseSlipInput): void {
   });
   requireFigures("doseSlip", acidStrength ?? {}, { massPercent: [0.1, 100], densityGPerMl: [0.5, 3] });
   requireRange("doseSlip", "ecFactor", ecFactor, 0.5, 2);
+  requireFigures("doseSlip", input.solution ?? {}, { ageDays: [0, 100_000], gatheredShare: [0, 1] });
   requireRange("doseSlip", "normalFillL", normalFillL, 0, 1_000_000);
   requireRange("doseSlip", "greatestL", greatestL, 0, 1_000_000);
 }

@@ -7,7 +7,13 @@ import type { Salt, StockLetter, StockPlace } from "./salts";
 
 /** One thing to do by hand. Amounts are in litres or grams; screens write them in the units of the jug that is there. */
 export type SlipStep =
-  | { readonly do: "drain"; readonly litres: number; readonly why: "makes-room" | "would-overflow" }
+  | {
+      readonly do: "drain";
+      readonly litres: number;
+      readonly why: "makes-room" | "would-overflow";
+      /** So much out and in again does the same at the level that it has. */
+      readonly sameVolumeL?: number;
+    }
   | { readonly do: "water"; readonly litres: number; readonly why: "before-stock" }
   | {
       readonly do: "water";
@@ -15,6 +21,8 @@ export type SlipStep =
       readonly why: "dilutes";
       readonly fromMsPerCm: number;
       readonly toMsPerCm: number;
+      /** By the straight rule, a few percent short: a check. */
+      readonly linearL?: number;
     }
   | { readonly do: "stock"; readonly letter: StockLetter; readonly litres: number }
   | {
@@ -55,6 +63,10 @@ export type SlipFinding =
   /** This water alone is over the target: another source could bring the tank down, or none here. */
   | { readonly kind: "water-too-strong"; readonly waterEcMsPerCm: number; readonly sourceId: number | null }
   | { readonly kind: "no-recipe" | "recipe-too-weak" }
+  /** What makes it too strong is sodium and chloride: it is changed, not diluted. */
+  | { readonly kind: "gathered"; readonly ecMsPerCm: number }
+  /** Only half of the stock is put in: what an old solution lacks may not be what the recipe has. */
+  | { readonly kind: "old-solution"; readonly ageDays: number }
   /** Over this pH calcium phosphate drops out of the feed. */
   | { readonly kind: "drops-out"; readonly clearToPh: number }
   /** pH past what the charge balance is for. */
@@ -105,6 +117,8 @@ export interface DoseSlipInput {
   readonly response?: LearnedResponse | null;
   /** Over the sea; 0 where it is not told. */
   readonly heightM?: number;
+  /** Of a tank that goes round: how old its solution is, and what has gathered in it. */
+  readonly solution?: { readonly ageDays: number | null; readonly gatheredShare: number };
   /** How the tank's meter has read fresh feed, against what is worked out; 1 while the log tells too little. */
   readonly ecFactor?: number;
   /** Over this pH calcium phosphate drops out of the feed; not told where its ions are not known. */

@@ -36,7 +36,9 @@ export function strengthSteps(
 ): SlipStep[] {
   const { drainL, waterL, stockEachL } = correction;
   const steps: SlipStep[] = [];
-  if (drainL >= LEAST_L) steps.push({ do: "drain", litres: drainL, why: "makes-room" });
+  const { sameVolumeL, linearWaterL } = correction;
+  if (drainL >= LEAST_L)
+    steps.push({ do: "drain", litres: drainL, why: "makes-room", ...(sameVolumeL !== null && { sameVolumeL }) });
   if (waterL >= LEAST_L && stockEachL > 0) steps.push({ do: "water", litres: waterL, why: "before-stock" });
   else if (waterL >= LEAST_L)
     steps.push({
@@ -45,6 +47,7 @@ export function strengthSteps(
       why: "dilutes",
       fromMsPerCm: reading.ecMsPerCm!,
       toMsPerCm: bands.ecTarget,
+      ...(linearWaterL !== null && drainL < LEAST_L && { linearL: linearWaterL }),
     });
   if (stockEachL <= 0) return steps;
   if (feeding !== "dry")

@@ -4,6 +4,7 @@ import type { Day } from "../units/day";
 import type { RoundLoop } from "../round/types";
 import type { Loop } from "./garden";
 import { changeInput, USUAL_HABITS } from "./keepOrChange";
+import { drunkSince } from "./solutionAge";
 import type { Worked } from "./worked";
 
 /**
@@ -21,9 +22,8 @@ export function changeDue(worked: Worked, loop: Loop): RoundLoop["changeDue"] {
   const since = facts.solutionChanges.find(({ loopId }) => loopId === loop.id)?.day ?? null;
   if (since === null) return { due: today, since, rule };
   if (rule.kind === "weeks") return dueOn(since + 7 * rule.weeks);
-  const need = plan.needLByLoop.get(loop.id);
   const from = Math.max(0, since - plan.from);
-  const drunkL = need ? need.subarray(from, Math.max(from, today - plan.from)) : new Float64Array(0);
+  const drunkL = drunkSince(worked, loop, since);
   if (rule.kind === "topped-up") {
     let litres = 0;
     const at = drunkL.findIndex((day) => (litres += day) >= rule.tanks * loop.normalFillL);

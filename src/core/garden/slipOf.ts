@@ -8,6 +8,7 @@ import { doseSlip } from "../feed/doseSlip";
 import { feedGuard } from "../feed/feedGuard";
 import { ecOfIons } from "../feed/ec";
 import { ionsFromElements } from "../feed/nutrients";
+import { solutionAge } from "./solutionAge";
 import { tankLimits } from "./tank";
 
 /**
@@ -44,6 +45,7 @@ export function slipOf(
     acidStrength: acidStrengthOf(loop),
     response: acidResponse(season, loop),
     heightM: season.garden.climate?.elevationM ?? 0,
+    solution: solutionAge(season, loop),
     ecFactor: fed?.learnedEc?.factor ?? 1,
     clearToPh: fed && recipe ? (feedGuard(fed.sheet, fed.salts, recipe.phHigh)?.clearToPh ?? null) : null,
     weakerSourceId: fed ? weakerSource(season, fed.strength.ecMsPerCm, loop.sourceId) : null,

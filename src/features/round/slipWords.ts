@@ -38,11 +38,15 @@ export function slipFindingWords(
     case "too-strong":
       return "Too strong: strength is over its band.";
     case "ph-high":
-      return "pH is over its band: CO₂ leaving, alkaline top-up or nitrate being eaten.";
+      return "pH is over its band: CO₂ leaving, alkaline top-up or nitrate being eaten. To tell them apart, aerate a jar of it overnight: if pH climbs there too, it is CO₂ and alkalinity; if not, the plants.";
     case "ph-low":
       return "pH is under its band: ammonium, low light, or roots in trouble; look at the roots.";
     case "ph-past-range":
       return `pH outside ${finding.least} to ${finding.greatest} is past what can be worked out: check the meter, then change the solution.`;
+    case "gathered":
+      return `About ${quantityText(finding.ecMsPerCm, "ec", units)} of it is sodium and chloride that gathered since the solution was made: diluted, their share stays. Change the solution; under Feed, Keep or change compares how often.`;
+    case "old-solution":
+      return `The solution is ${finding.ageDays} days old: what it lacks may not be what the recipe has. Only half of the stock goes in; stir, and read again.`;
     case "drops-out":
       return `Over about pH ${finding.clearToPh.toFixed(1)} calcium phosphate drops out of this feed: a white film, clogged emitters. Bring pH down before anything is added.`;
     case "warm-water":
@@ -123,7 +127,7 @@ function inHand(step: SlipStep, units: UnitPreferences): SlipStepView {
         amount: { value: step.litres, dimension: "volume" },
         note:
           step.why === "makes-room"
-            ? "to make room for what goes in"
+            ? `to make room for what goes in${step.sameVolumeL === undefined ? "" : `; or ${quantityText(step.sameVolumeL, "volume", units)} out and as much water in, to end at the level it has`}`
             : "so that what drains back when the pump stops does not overflow",
       };
     case "water":
@@ -133,7 +137,7 @@ function inHand(step: SlipStep, units: UnitPreferences): SlipStepView {
         note:
           step.why === "before-stock"
             ? "before the stock, so that it mixes in"
-            : `brings ${quantityText(step.fromMsPerCm, "ec", units)} down to ${quantityText(step.toMsPerCm, "ec", units)}`,
+            : `brings ${quantityText(step.fromMsPerCm, "ec", units)} down to ${quantityText(step.toMsPerCm, "ec", units)}${step.linearL === undefined ? "" : `; quick check by the straight rule, a little short: ${quantityText(step.linearL, "volume", units)}`}`,
       };
     case "stock":
       return {
@@ -163,7 +167,7 @@ function inHand(step: SlipStep, units: UnitPreferences): SlipStepView {
       return {
         title: "Potassium bicarbonate",
         amount: { value: step.grams, dimension: "mass" },
-        note: halfwayNote(step.halfwayPh),
+        note: `${halfwayNote(step.halfwayPh)}; alkaline source water does it too, sodium hydroxide never in a loop`,
       };
     case "wait":
       return {
