@@ -26,6 +26,11 @@ export interface AcidWish {
   readonly acid: TankAcid;
   readonly massPercent: number;
   readonly densityGPerMl: number;
+  /** 25 °C where it is not told. */
+  readonly waterC?: number;
+  /** Of a tank: phosphate and ammonium buffer too; alkalinity by a kit counts the phosphate. */
+  readonly phosphorusMmolPerL?: number;
+  readonly ammoniumMmolPerL?: number;
 }
 
 export interface AcidAnswer {
@@ -47,6 +52,10 @@ export interface AcidAnswer {
   readonly addsMgPerL: { readonly nutrient: "NO3-N" | "P" | "S"; readonly mgPerL: number } | null;
 }
 
+/** To which pH a kit counts alkalinity. */
+const TITRATED_TO_PH = 4.5;
+const clampPh = (ph: number) => Math.min(PH_RANGE.greatest, ph);
+
 /** What each acid brings, atoms a mole. */
 const BRINGS = { nitric: "NO3-N", phosphoric: "P", sulfuric: "S", citric: null } as const;
 
@@ -60,13 +69,18 @@ const BRINGS = { nitric: "NO3-N", phosphoric: "P", sulfuric: "S", citric: null }
 export function acidForWater(wish: AcidWish): AcidAnswer | "not-carbonate" {
   requireFigures("acidForWater", wish, {
     ...{ alkalinityMgCaco3PerL: [0, 2500], ph: [PH_RANGE.least, 11], leaveMeqPerL: [0, 50] },
+    ...{ waterC: [0, 60], phosphorusMmolPerL: [0, 500], ammoniumMmolPerL: [0, 500] },
     ...{ targetPh: [PH_RANGE.least, PH_RANGE.greatest], massPercent: [0.1, 100], densityGPerMl: [0.5, 3] },
   });
   const alkalinityMeqPerL = wish.alkalinityMgCaco3PerL / MG_CACO3_PER_MEQ;
-  const carbonateAlkalinityMeqPerL = alkalinityMeqPerL - waterChargeMeqPerL(wish.ph);
+  const { waterC = 25, phosphorusMmolPerL = 0, ammoniumMmolPerL = 0 } = wish;
+  const titratedMeqPerL =
+    phosphorusMmolPerL *
+    (equivalentsPerMole("phosphoric", clampPh(wish.ph)) - equivalentsPerMole("phosphoric", TITRATED_TO_PH));
+  const carbonateAlkalinityMeqPerL = alkalinityMeqPerL - waterChargeMeqPerL(wish.ph, waterC) - titratedMeqPerL;
   if (carbonateAlkalinityMeqPerL < 0 || wish.ph > PH_RANGE.greatest) return "not-carbonate";
   const water: TankBuffer = {
-    ...{ ph: wish.ph, carbonateAlkalinityMeqPerL, phosphorusMmolPerL: 0, ammoniumMmolPerL: 0 },
+    ...{ ph: wish.ph, carbonateAlkalinityMeqPerL, phosphorusMmolPerL, ammoniumMmolPerL, waterC },
   };
   const byPh = Math.max(0, acidMeqPerL(water, wish.targetPh));
   const byLeave = wish.leaveMeqPerL === null ? null : Math.max(0, alkalinityMeqPerL - wish.leaveMeqPerL);
@@ -84,19 +98,21 @@ export function acidForWater(wish: AcidWish): AcidAnswer | "not-carbonate" {
     otherMeqPerL: byLeave === null ? null : takesLeave ? byPh : byLeave,
     per1000L: acidAmount(wish.acid, meqPerL * 1000, phNow, wish.massPercent, wish.densityGPerMl),
     phNow,
-    phLater: aeratedPh(alkalinityMeqPerL, wish.acid, mmolPerL),
+    phLater: aeratedPh(alkalinityMeqPerL, wish.acid, mmolPerL, waterC),
     leftMeqPerL,
-    openMeqPerL: Math.max(0, alkalinityMeqPerL - aeratedTotal(wish.targetPh)),
+    openMeqPerL: Math.max(0, alkalinityMeqPerL - aeratedTotal(wish.targetPh, waterC)),
     addsMgPerL: nutrient && element ? { nutrient, mgPerL: mmolPerL * WEIGHT[element] } : null,
   };
 }
 
-const aeratedTotal = (ph: number) => aeratedAlkalinityMeqPerL(ph) + waterChargeMeqPerL(ph);
+const aeratedTotal = (ph: number, waterC: number) =>
+  aeratedAlkalinityMeqPerL(ph, waterC) + waterChargeMeqPerL(ph, waterC);
 
 /** pH of acidified water once it is in balance with the air; what the acid left behind buffers too. */
-function aeratedPh(alkalinityMeqPerL: number, acid: TankAcid, mmolPerL: number): number {
+function aeratedPh(alkalinityMeqPerL: number, acid: TankAcid, mmolPerL: number, waterC: number): number {
   const { least, greatest } = PH_RANGE;
-  const tooMuch = (ph: number) => aeratedTotal(ph) + mmolPerL * equivalentsPerMole(acid, ph) - alkalinityMeqPerL;
+  const tooMuch = (ph: number) =>
+    aeratedTotal(ph, waterC) + mmolPerL * equivalentsPerMole(acid, ph) - alkalinityMeqPerL;
   if (tooMuch(least) > 0) return least;
   if (tooMuch(greatest) < 0) return greatest;
   return riseToZero(least, greatest, tooMuch);

@@ -27,18 +27,20 @@ export const GENERAL_PH_BAND = { phLow: 5.5, phHigh: 6.5 } as const;
 export function acidSteps(
   ph: number,
   volumeL: number,
-  { recipe, acid, acidStrength, response }: DoseSlipInput,
+  { recipe, reading, acid, acidStrength, response }: DoseSlipInput,
 ): SlipStep[] {
   requireRange("acidSteps", "ph", ph, 0, 14);
   requireRange("acidSteps", "volumeL", volumeL, 0);
   const { phLow, phHigh } = recipe?.bands ?? GENERAL_PH_BAND;
   if (ph >= phLow && ph <= phHigh) return [];
   if (ph < PH_RANGE.least || ph > PH_RANGE.greatest) return [];
+  const waterC = Math.min(60, Math.max(0, reading.waterC ?? 25));
   const targetPh = (phLow + phHigh) / 2;
   const strength = recipe?.feed.strength ?? 0;
   const tank: TankBuffer = {
     ph,
-    carbonateAlkalinityMeqPerL: aeratedAlkalinityMeqPerL(ph),
+    carbonateAlkalinityMeqPerL: aeratedAlkalinityMeqPerL(ph, waterC),
+    waterC,
     phosphorusMmolPerL: (recipe?.feed.recipeIons.H2PO4 ?? 0) * strength,
     ammoniumMmolPerL: (recipe?.feed.recipeIons.NH4 ?? 0) * strength,
   };

@@ -1,11 +1,10 @@
 import { requireRange } from "../units/range";
 import { riseToZero } from "../numeric/riseToZero";
-import { CARBONATE, carbonateCharge, waterChargeMeqPerL } from "./carbonate";
+import { carbonateAt, carbonateCharge, waterChargeMeqPerL } from "./carbonate";
 
 /** Constants at 25 °C. */
 const PK_PHOSPHATE = [2.15, 7.2, 12.35] as const;
 const PK_AMMONIUM = 9.25;
-const LOG_KH = -1.47;
 const AIR_PCO2_ATM = 420e-6;
 
 /** The pH for which the charge balance is meant. */
@@ -17,6 +16,8 @@ export interface TankBuffer {
   readonly carbonateAlkalinityMeqPerL: number;
   readonly phosphorusMmolPerL: number;
   readonly ammoniumMmolPerL: number;
+  /** 25 °C where it was not read. */
+  readonly waterC?: number;
 }
 
 /**
@@ -41,12 +42,13 @@ function checkTank(where: string, tank: TankBuffer): void {
 
 /** Negative charge of what buffers a tank, were it at another pH; the carbonate that is there stays. */
 function chargeMeqPerL(tank: TankBuffer, ph: number): number {
-  const carbonateMmolPerL = tank.carbonateAlkalinityMeqPerL / carbonateCharge(tank.ph);
+  const { waterC } = tank;
+  const carbonateMmolPerL = tank.carbonateAlkalinityMeqPerL / carbonateCharge(tank.ph, waterC);
   return (
-    carbonateMmolPerL * carbonateCharge(ph) +
+    carbonateMmolPerL * carbonateCharge(ph, waterC) +
     tank.phosphorusMmolPerL * phosphateCharge(ph) +
     tank.ammoniumMmolPerL * ammoniaShare(ph) +
-    waterChargeMeqPerL(ph)
+    waterChargeMeqPerL(ph, waterC)
   );
 }
 
@@ -70,12 +72,12 @@ export function phAfterAcid(tank: TankBuffer, meqPerL: number): number | "past-r
  * near it; still water from a hard source holds more.
  *
  * @throws RangeError when the pH is outside 3–10
- * @source Henry's law and the dissociation of carbonic acid at 25 °C; tests/reference/feed/acid.json
+ * @source Henry's law and the dissociation of carbonic acid at the water's temperature; tests/reference/feed/acid.json
  */
-export function aeratedAlkalinityMeqPerL(ph: number): number {
+export function aeratedAlkalinityMeqPerL(ph: number, waterC = 25): number {
   requireRange("aeratedAlkalinityMeqPerL", "ph", ph, PH_RANGE.least, PH_RANGE.greatest);
-  const co2MmolPerL = 1000 * 10 ** LOG_KH * AIR_PCO2_ATM;
-  const { pK1, pK2 } = CARBONATE;
+  const { pK1, pK2, logKH } = carbonateAt(waterC);
+  const co2MmolPerL = 1000 * 10 ** logKH * AIR_PCO2_ATM;
   return co2MmolPerL * (10 ** (ph - pK1) + 2 * 10 ** (2 * ph - pK1 - pK2));
 }
 
