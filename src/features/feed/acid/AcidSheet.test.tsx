@@ -21,6 +21,7 @@ const sheet = (own: Partial<AcidSheetProps> = {}) => (
     room={{ "NO3-N": 100, P: 30, S: 40 }}
     stocks={[{ id: 1, loopId: 2, letter: "B", volumeL: 100, leftL: 20, readOn: 1 } as StockTankRow]}
     response={null}
+    buffers={{ phosphorusMmolPerL: 1.5, ammoniumMmolPerL: 1 }}
     {...own}
   />
 );
@@ -65,4 +66,15 @@ test("acid that goes into all feed is counted in the recipe", async () => {
   const { user } = shown(sheet());
   await user.click(screen.getByRole("button", { name: "It goes into all feed: count it" }));
   expect(save.mock.calls.at(-1)).toEqual([expect.objectContaining({ id: 2, acidInFeed: true })]);
+});
+
+test("measured in the tank, phosphate counts too, and no alkalinity is left for the medium", async () => {
+  const { user } = shown(sheet());
+  await user.selectOptions(screen.getByRole("combobox", { name: "Measured in" }), "tank");
+  expect(screen.getByText(/The kit counts the phosphate of the feed too/u)).toBeTruthy();
+  expect(screen.queryByText(/It leaves 1 meq\/L of alkalinity/u)).toBeNull();
+  const dose = () => screen.getByRole("region", { name: "Dose" }).textContent;
+  const warm = dose();
+  await fill(user, "Temperature", "5");
+  expect(dose()).not.toBe(warm);
 });

@@ -41,6 +41,8 @@ export interface AcidSheetProps {
   readonly room: Readonly<Record<"NO3-N" | "P" | "S", number>> | null;
   readonly stocks: readonly StockTankRow[];
   readonly response: LearnedResponse | null;
+  /** What buffers its solution besides carbonate; null without a recipe. */
+  readonly buffers: { readonly phosphorusMmolPerL: number; readonly ammoniumMmolPerL: number } | null;
 }
 
 const MEASURES = [
@@ -49,13 +51,20 @@ const MEASURES = [
   number("targetPh", "pH wanted", "ph", 4, 8),
   number("massPercent", "Strength of the acid", "ratio", 1, 100),
   number("density", "Density, kg a litre", "ratio", 0.9, 2),
+  number("waterC", "Temperature", "temperature", 0, 40),
 ];
+/** Where somebody measured it: in what comes in, or in what goes round. */
+const MEASURED_IN = [
+  { value: "source", label: "the source water" },
+  { value: "tank", label: "the tank" },
+] as const;
 
 /** Acid for the water of a loop: in a round amount, in its tank, in a stock; what it brings, and what comes later. */
-export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response }: AcidSheetProps) {
+export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response, buffers }: AcidSheetProps) {
   const units = useUnits();
   const own = acidStrengthOf(loop) ?? TANK_ACIDS[loop.acid];
   const [acid, setAcid] = useState<TankAcid>(loop.acid);
+  const [measuredIn, setMeasuredIn] = useState<(typeof MEASURED_IN)[number]["value"]>("source");
   const isKeeper = useMay("keep");
   const bottle = acid === loop.acid ? own : TANK_ACIDS[acid];
   const first = useMemo(
@@ -65,14 +74,18 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
       targetPh: editText(targetPh, "ph", units),
       massPercent: String(bottle.massPercent),
       density: String(bottle.densityGPerMl),
+      waterC: editText(20, "temperature", units),
     }),
     [water, targetPh, bottle, units],
   );
   const blanks = useBlanks(`draft:acid ${loop.id} ${acid}`, MEASURES, first, units);
-  const { alkalinity = 0, ph = 7, targetPh: wanted = 6, massPercent = 38, density = 1 } = blanks.good;
+  const { alkalinity = 0, ph = 7, targetPh: wanted = 6, massPercent = 38, density = 1, waterC = 20 } = blanks.good;
+  const isTank = measuredIn === "tank";
   const answer = acidForWater({
     ...{ alkalinityMgCaco3PerL: alkalinity, ph, targetPh: wanted, acid, massPercent, densityGPerMl: density },
-    leaveMeqPerL: loop.kind === "run-to-waste" ? MAY_STAY_MEQ : null,
+    waterC,
+    ...(isTank && buffers),
+    leaveMeqPerL: !isTank && loop.kind === "run-to-waste" ? MAY_STAY_MEQ : null,
   });
   const isStrong = isForKeepers(acid, massPercent);
   const danger =
@@ -83,7 +96,16 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
     <>
       <Picker href="/feed/acid" query="loop" rows={loops} chosen={loop.id} />
       <Sentence problems={blanks.problems} size="line">
-        {water.name} has an alkalinity of <MeasureBlank blanks={blanks} name="alkalinity" /> as CaCO₃ and pH{" "}
+        Measured in{" "}
+        <ChoiceBlank
+          name="measuredIn"
+          label="Measured in"
+          value={measuredIn}
+          options={MEASURED_IN}
+          onValue={setMeasuredIn}
+        />{" "}
+        at <MeasureBlank blanks={blanks} name="waterC" />, {isTank ? "the solution" : water.name.toLowerCase()} has an
+        alkalinity of <MeasureBlank blanks={blanks} name="alkalinity" /> as CaCO₃ and pH{" "}
         <MeasureBlank blanks={blanks} name="ph" />. To bring it to pH <MeasureBlank blanks={blanks} name="targetPh" /> I
         have{" "}
         <ChoiceBlank
@@ -105,7 +127,13 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
         )}
         .
       </Sentence>
-      {!water.tellsPh && (
+      {isTank && buffers && (
+        <p className="text-soft">
+          The kit counts the phosphate of the feed too; phosphate and ammonium are taken from the recipe at its
+          strength.
+        </p>
+      )}
+      {!isTank && !water.tellsPh && (
         <p className="text-soft">
           The source does not tell its pH: 7.5 is a guess. CO₂ leaves on the way to the bench: measure it on the spot.
         </p>

@@ -49,6 +49,14 @@ export default async function AcidPage({
             tellsPh: source?.ph != null,
           }}
           targetPh={Number(((phLow + phHigh) / 2).toFixed(2))}
+          buffers={
+            feed
+              ? {
+                  phosphorusMmolPerL: (feed.sheet.recipeIons.H2PO4 ?? 0) * (feed.sheet.strength ?? 0),
+                  ammoniumMmolPerL: (feed.sheet.recipeIons.NH4 ?? 0) * (feed.sheet.strength ?? 0),
+                }
+              : null
+          }
           room={feed ? acidRoom(feed, source) : null}
           stocks={stockTanks.filter(({ loopId }) => loopId === loop.id)}
           response={acidResponse(worked, loop)}
