@@ -135,7 +135,7 @@ function saltOf(row: ReadonlyMap<string, string>, line: number, problems: SaltsP
     }),
   );
   const sum = Object.values(percent).reduce((all, value) => all + value, 0);
-  if (sum <= 0 || sum > 100) problems.push({ kind: "adds-up", line, sum });
+  if (sum > 100) problems.push({ kind: "adds-up", line, sum });
   const solubility = SOLUBILITY_AT_C.map((celsius) => figure(solubilityColumn(celsius)));
   const told = solubility.filter((value) => value !== null);
   if (told.length > 0 && told.length < solubility.length) problems.push({ kind: "solubility-in-part", line });

@@ -1,8 +1,8 @@
 import { formatNumber, quantityText } from "@/core/units/format";
 import type { LoopFeed } from "@/core/garden/fed";
-import { liquidL } from "@/core/feed/salts";
-import { Quantity, useUnits } from "@/ui/units";
+import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
+import { SaltAmount } from "./SaltAmount";
 import { roundFeedL } from "./words";
 
 /** The salts of a recipe, weighed for a round amount of feed. */
@@ -55,10 +55,4 @@ export function RecipeSalts({ feed }: { feed: LoopFeed }) {
       </table>
     </section>
   );
-}
-
-/** A liquid by its millilitres, anything else by weight. */
-function SaltAmount({ salt, grams }: { readonly salt: LoopFeed["salts"][number]; readonly grams: number }) {
-  const litres = liquidL(salt, grams);
-  return litres === null ? <Quantity value={grams} dimension="mass" /> : <Quantity value={litres} dimension="dose" />;
 }

@@ -1,12 +1,13 @@
 "use client";
 import { dayInWords, type Day } from "@/core/units/day";
+import { formatNumber } from "@/core/units/format";
 import type { SaltRow } from "@/core/garden/garden";
 import { lotsLeft, MORE_SALTS, SALT_LIBRARY } from "@/core/feed/salts";
 import { addLibrarySalt } from "@/server/feed/library";
+import { SaltAmount } from "./SaltAmount";
 import { LibraryList } from "@/features/frame/LibraryList";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
-import { Quantity } from "@/ui/units";
 import { useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
@@ -24,8 +25,9 @@ const TITLES: Readonly<Record<string, string>> = {
 
 /** "NO3-N 13.85, K 38.67 %" */
 function contentWords(percent: SaltRow["percent"]): string {
+  if (Object.keys(percent).length === 0) return "content not told";
   return `${Object.entries(percent)
-    .map(([nutrient, share]) => `${nutrient} ${share}`)
+    .map(([nutrient, share]) => `${nutrient} ${formatNumber(share, 2)}`)
     .join(", ")} %`;
 }
 
@@ -76,7 +78,7 @@ export function ShelfSheet({
                     )}
                   </td>
                   <td className="figure !text-xl pl-4 text-right whitespace-nowrap">
-                    <Quantity value={salt.onHandG} dimension="mass" />
+                    <SaltAmount salt={salt} grams={salt.onHandG} />
                   </td>
                   <td className="figure !text-xl pl-4 text-right whitespace-nowrap">
                     {use && use.wantedG > 0 ? (
@@ -84,7 +86,7 @@ export function ShelfSheet({
                         label={`${salt.name}: what the plan takes`}
                         how="Litres that each loop's plants drink over the plan × grams a litre of its recipe."
                       >
-                        <Quantity value={use.wantedG} dimension="mass" />
+                        <SaltAmount salt={salt} grams={use.wantedG} />
                       </Why>
                     ) : (
                       "–"

@@ -84,7 +84,7 @@ export function saltsProblemWords(problem: SaltsProblem): string {
     case "not-one-of":
       return `Line ${problem.line}: ${problem.column} must be one of ${problem.of.join(", ")}.`;
     case "adds-up":
-      return `Line ${problem.line}: the contents add up to ${formatNumber(problem.sum, 1)} %; they must add up to something, and at most 100 %.`;
+      return `Line ${problem.line}: the contents add up to ${formatNumber(problem.sum, 1)} %; a label tells at most 100 %.`;
     case "solubility-in-part":
       return `Line ${problem.line}: fill in how much dissolves at all four temperatures, or at none.`;
     case "liquid-without-density":

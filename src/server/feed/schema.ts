@@ -45,10 +45,11 @@ export const saltSchema = entitySchema<SaltInput>(SALT)
     percent: schemaOf(fieldOf(SALT, "percent")).custom((percent: NutrientAmounts, helpers) => {
       // What is no number has its own message.
       const sum = Object.values(percent).reduce((total, value) => total + (Number.isFinite(value) ? value : 0), 0);
-      return sum > 0 && sum <= 100
+      // A bottle whose label prints nothing is kept without its content.
+      return sum <= 100
         ? percent
         : helpers.message({
-            custom: `The contents add up to ${sum.toFixed(1)} %; they must add up to something, and at most 100 %`,
+            custom: `The contents add up to ${sum.toFixed(1)} %; a label tells at most 100 %. Is it told by volume, or is one figure an oxide and not an element?`,
           });
     }),
     lots: Joi.array()

@@ -64,7 +64,7 @@ function Flows({ loop, sheet }: { readonly loop: Loop; readonly sheet: Sheet }) 
           ? "Nothing that this loop waters tells its flow yet."
           : out.length === 0
             ? "Every bank runs within that, by itself and with those that run with it."
-            : `${counted(out.length, "row")} below lie outside of that.`}
+            : `${counted(out.length, "row")} below ${out.length === 1 ? "lies" : "lie"} outside of that.`}
       </p>
       <ul className="mt-2">
         {sheet.flows.map((flow) => (
