@@ -59,7 +59,7 @@ export function ShelfSheet({
             <tr>
               <th className="font-normal">salt</th>
               <th className="text-right font-normal">on the shelf</th>
-              <th className="text-right font-normal">the plan takes</th>
+              <th className="pl-4 text-right font-normal">the plan takes</th>
               <th className="pl-6 font-normal">empty</th>
               <th className="pl-6 font-normal">order by</th>
               <td />

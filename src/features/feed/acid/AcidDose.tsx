@@ -21,6 +21,8 @@ interface AcidDoseProps {
   /** What the acid may bring of each nutrient, mg/L; null without a recipe. */
   readonly room: Readonly<Record<"NO3-N" | "P" | "S", number>> | null;
   readonly stocks: readonly StockTankRow[];
+  /** Measured in the tank, and for it alone. */
+  readonly isTank: boolean;
   readonly answer: AcidAnswer;
   readonly acid: TankAcid;
   readonly massPercent: number;
@@ -29,7 +31,7 @@ interface AcidDoseProps {
 }
 
 /** How much acid, for a round amount, the tank and a stock, and what it does to the water and the recipe. */
-export function AcidDose({ answer, acid, massPercent, wanted, loop, room, stocks, units }: AcidDoseProps) {
+export function AcidDose({ answer, acid, massPercent, wanted, loop, room, stocks, units, isTank }: AcidDoseProps) {
   const text = (per1000L: number, litres: number) =>
     acid === "citric"
       ? quantityText((per1000L * litres) / 1000, "mass", units)
@@ -58,7 +60,7 @@ export function AcidDose({ answer, acid, massPercent, wanted, loop, room, stocks
       text(answer.per1000L, loop.normalFillL),
       "The same × the tank at its normal fill level.",
     ],
-    ...(tank && loop.feeding !== "dry"
+    ...(tank && !isTank && loop.feeding !== "dry"
       ? [
           [
             `into a full stock ${tank.letter}, ${quantityText(tank.volumeL, "volume", units)}`,
@@ -106,7 +108,7 @@ export function AcidDose({ answer, acid, massPercent, wanted, loop, room, stocks
           </p>
         )}
         <Brings {...{ answer, acid, wanted, room }} />
-        {acid === loop.acid && <CountedInRecipe loop={loop} />}
+        {acid === loop.acid && !isTank && <CountedInRecipe loop={loop} />}
         {acid === "citric" && <p>Citric acid brings no nutrient; microbes eat it within days, and pH climbs again.</p>}
       </section>
     </div>

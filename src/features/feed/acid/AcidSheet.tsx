@@ -150,7 +150,7 @@ export function AcidSheet({ loops, loop, water, targetPh, room, stocks, response
         </p>
       ) : (
         <SecondWord why={danger && acidDangerWords(danger, units)} confirm="I have read it: show the dose">
-          <AcidDose {...{ answer, acid, massPercent, loop, room, stocks, units }} wanted={wanted} />
+          <AcidDose {...{ answer, acid, massPercent, loop, room, stocks, units, isTank }} wanted={wanted} />
         </SecondWord>
       )}
       <Learned response={response} loop={loop} units={units} />
