@@ -95,6 +95,9 @@ const salt = {
   solubilityGPerL: [127, 194, 279, 380],
   stock: "B",
 } as const;
+const thermal = {
+  ...{ referenceDays: 20, baseC: 4, optimumC: 20, maxC: 30, halfLightMol: 8, referenceDliMol: 15, usesLight: true },
+};
 const bottle = {
   ...{ name: "part A", form: "liquid", densityKgPerL: 1.2, label: { N: 4, K2O: 6 }, isByVolume: true },
   ...{ amount: 4, unit: "cap", per: "L", measureL: 0.01 },
@@ -386,6 +389,13 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "feed/acidDanger#acidDanger": { args: [{ acid: "nitric", massPercent: 38, volumeL: 500, meqPerL: 1 }] },
   "feed/acidDanger#slipDanger": { args: [[], 500] },
   "units/slips#suspectScale": { args: [2.1, "ppm500", { ecLow: 1.3, ecHigh: 1.7 }] },
+  "growth/germination#countedGermination": { args: [46, 50, 95], but: [""] },
+  "growth/germination#daysToHalf": { args: [[{ day: 3, up: 12 }], 50] },
+  "growth/thermalLight#temperatureFactor": { args: [{ baseC: 4, optimumC: 20, maxC: 30 }, 15] },
+  "growth/thermalLight#lightFactor": { args: [{ halfLightMol: 8, referenceDliMol: 15 }, 12] },
+  "growth/thermalLight#dailyProgress": { args: [thermal, { lowestC: 8, highestC: 18, dliMol: 12 }] },
+  "growth/thermalLight#endByProgress": { args: [day, () => 0.1] },
+  "growth/thermalLight#learnedRatio": { args: [[1.1, 1.2]] },
   "feed/dilution#dilution": { args: [0.5, 0.1] },
   "feed/learnedEc#learnedEc": { args: [[{ computedMsPerCm: 1.5, measuredMsPerCm: 1.6 }]] },
   "feed/ec#freeActivities": { args: [ions] },

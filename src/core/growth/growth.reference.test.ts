@@ -2,6 +2,7 @@ import sowing from "../../../tests/reference/growth/sowing.json";
 import stages from "../../../tests/reference/growth/stages.json";
 import { dayFromIso, isoFromDay } from "../units/day";
 import { cellsToSow } from "./cellsToSow";
+import { countedGermination, daysToHalf } from "./germination";
 import { sowDayFor } from "./sowDay";
 import { monthlyValue, stageBoundaries } from "./stageDays";
 
@@ -10,7 +11,7 @@ type Case = { name: string; given: any; expect: any };
 const crops = stages.crops as unknown as Record<string, { stages: { school: string; daysByMonth: number[] }[] }>;
 const isCalendar = (crop: string) => crops[crop]?.stages.every((stage) => stage.school === "calendar");
 const daysOf = (crop: string) => crops[crop]!.stages.map((stage) => stage.daysByMonth);
-// The thermal-light school is not built yet; its crops are walked once it is.
+// Crops by temperature and light: thermalLight.reference.test.ts.
 const cases = (kind: string) =>
   (stages.cases as Case[]).filter(
     ({ given }) => given.kind === kind && (given.crop === undefined || isCalendar(given.crop)),
@@ -48,4 +49,21 @@ test.each(cells)("cells to sow: $name", ({ given, expect: want }) => {
   expect([found.expectedCells, found.cells, found.seeds]).toEqual([want.expectedCells, want.cells, want.seeds]);
   expect(found.cellToPlant).toBeCloseTo(want.cellToPlant, 9);
   if (want.probability !== undefined) expect(found.probability).toBeCloseTo(want.probability, 9);
+});
+
+const ofSowing = (kind: string) => (sowing.cases as Case[]).filter(({ given }) => given.kind === kind);
+test.each(ofSowing("wilson"))("a germination count: $name", ({ given, expect: want }) => {
+  const found = countedGermination(given.germinated, given.sown, given.confidencePercent);
+  expect(found.estimate).toBeCloseTo(want.estimate, 9);
+  expect(found.low).toBeCloseTo(want.low, 9);
+  expect(found.high).toBeCloseTo(want.high, 9);
+});
+
+test.each(ofSowing("daysToHalf"))("days to half: $name", ({ given, expect: want }) => {
+  const counts = (given.cumulativeByDay as [number, number][]).map(([day, up]) => ({ day, up }));
+  const near = (wanted: number | null) => (wanted === null ? null : expect.closeTo(wanted, 9));
+  expect(daysToHalf(counts, given.sown)).toEqual({
+    ofGerminated: near(want.daysToHalfOfGerminated),
+    ofSown: near(want.daysToHalfOfSown),
+  });
 });
