@@ -1,6 +1,7 @@
 import pg from "pg";
 import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
 import { type Db, many, maybeOne, run, transaction } from "../src/server/db/pool";
+import { CROP_LIBRARY } from "../src/core/growth/library/crops";
 import { saveRow } from "../src/server/db/save";
 import { firstAmounts } from "../src/core/garden/recipeAmounts";
 import { tablesOf } from "../src/server/garden/tables";
@@ -171,6 +172,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
       seeds_per_cell: entry.seedsPerCell,
       seeds_per_g: entry.seedsPerG,
       pattern: entry.pattern,
+      ...profileOf(entry.library),
       ...("ecLow" in entry && {
         ...{ ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh },
       }),
@@ -196,6 +198,27 @@ async function loadPlaces(db: Db): Promise<Ids> {
   });
   await takeAmounts(db, id);
   return { garden: id, person, growingArea, loop, variety };
+}
+
+/** What suits a variety, as the crop of the library says. */
+function profileOf(library: string): Record<string, unknown> {
+  const crop = CROP_LIBRARY.find(({ name }) => name === library)!;
+  return {
+    family: crop.family,
+    depth_m: crop.depthM,
+    germinates_in: crop.germinatesIn,
+    soak_h: crop.soakH,
+    suits: crop.suits,
+    suits_not: crop.suitsNot,
+    solution_low_c: crop.solutionC[0],
+    solution_high_c: crop.solutionC[1],
+    air_base_c: crop.airC[0],
+    air_optimum_c: crop.airC[1],
+    air_ceiling_c: crop.airC[2],
+    light_mol_per_m2_day: crop.lightMolPerM2Day,
+    half_light_mol: crop.lightMolPerM2Day / 2,
+    not_modelled: crop.notModelled,
+  };
 }
 
 /** What its recipes were solved to, and accepted. */

@@ -1,6 +1,6 @@
 import { requireBatch, requireConfidence, requireOrder, requireSpan, requireVariety } from "./requirePlan";
 import { requireDay, type Day } from "../units/day";
-import { cellsToSow } from "../growth/cellsToSow";
+import { cellsToSow, keptInCell } from "../growth/cellsToSow";
 import { serveDays, unitsAtFirst } from "../growth/harvestPattern";
 import { sowDayFor } from "../growth/sowDay";
 import { demandsOf, serve, soonest, type Demand } from "./allocate";
@@ -65,7 +65,6 @@ export function coverOrders(wish: CoverWish): Cover | NoCover {
   if (perPlant === 0) return { kind: "never", why: "gives-nothing" };
   if (cellsFor(variety, 1, wish.confidence) === "never") return { kind: "never", why: "never-comes-up" };
   const clocks = varietyClocks(variety, wish.from - 400, wish.to + 400);
-  const stageDays = variety.stages.map((stage) => stage.daysByMonth);
   const lots = new Lots();
   const order: number[] = [];
   const add = (batch: PlanBatch) => {
@@ -85,9 +84,15 @@ export function coverOrders(wish: CoverWish): Cover | NoCover {
     const missing = demand.wanted - serve(demand, lots, order).given;
     // Market days that are over only take their share of what stands.
     if (missing <= 1e-6 || demand.day < wish.today) return;
-    const onWeekday = sowDayFor(demand.day, stageDays, wish.sowWeekdays);
+    const onWeekday = sowDayFor(demand.day, variety.stages, wish.sowWeekdays);
+    if ("kind" in onWeekday) {
+      tooLate.push({ ...demand, wanted: missing });
+      return;
+    }
     // A crop that would not hold from the nearest sowing weekday is sown on the very day it needs.
-    const sow = onWeekday.daysEarly > serveDays(variety.pattern) ? sowDayFor(demand.day, stageDays) : onWeekday;
+    const onAnyDay =
+      onWeekday.daysEarly > serveDays(variety.pattern) ? sowDayFor(demand.day, variety.stages) : onWeekday;
+    const sow = "kind" in onAnyDay ? onWeekday : onAnyDay;
     if (sow.sowDay < wish.today) {
       tooLate.push({ ...demand, wanted: missing });
       return;
@@ -118,6 +123,7 @@ export function cellsFor(variety: PlanVariety, targetPlants: number, confidence:
     targetPlants,
     germination: variety.germination,
     seedsPerCell: variety.seedsPerCell,
+    thinTo: keptInCell(variety),
     laterSurvival: variety.stages.slice(1).map((stage) => stage.survival),
     confidence,
   });

@@ -1,4 +1,5 @@
 import { requirePattern } from "../growth/harvestPattern";
+import { requireLength } from "../growth/stageDays";
 import { requireDay } from "../units/day";
 import { requireEach, requireFigures, requireRange, requireWhole, type FigureRange } from "../units/range";
 import type { PlanBatch, PlanInput, PlanOrder, PlanGrowingArea, PlanVariety } from "./types";
@@ -20,8 +21,7 @@ export function requireVariety(where: string, variety: PlanVariety): void {
   requirePattern(where, pattern);
   for (const stage of stages) {
     requireFigures(where, stage, { survival: SHARE, needLpd: [0, 1000] });
-    requireWhole(where, "months of daysByMonth", stage.daysByMonth.length, 12, 12);
-    requireEach(where, "daysByMonth", stage.daysByMonth, 0.01, 400);
+    requireLength(where, stage);
   }
 }
 

@@ -24,7 +24,7 @@ export type Clocks = readonly ((start: Day) => Day)[];
 /** Stage clocks of a variety over a span of days, made once for all its batches. */
 export function varietyClocks(variety: PlanVariety, from: Day, to: Day): Clocks {
   requireVariety("varietyClocks", variety);
-  return variety.stages.map((stage) => stageClock(stage.daysByMonth, from, to));
+  return variety.stages.map((stage) => stageClock(stage, from, to));
 }
 
 /** A stay whose end can still be set: a large plan makes ten thousands of them, and copies cost more than their sums. */

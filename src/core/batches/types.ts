@@ -2,13 +2,12 @@ import type { Day } from "../units/day";
 import type { CropKind } from "../growth/cropKind";
 import type { HarvestPattern } from "../growth/harvestPattern";
 import type { HarvestUnit } from "../growth/harvestUnit";
-import type { DaysByMonth } from "../growth/stageDays";
+import type { StageLength } from "../growth/stageDays";
 
 /** A stage of a variety and where it is spent. */
-export interface PlanStage {
+export interface PlanStage extends StageLength {
   readonly name: string;
   readonly growingAreaId: number;
-  readonly daysByMonth: DaysByMonth;
   /** Share that comes through the stage, 0–1. */
   readonly survival: number;
   /** Litres a plant drinks a day in this stage: where the climate is not told, or whatever it is. */
@@ -29,6 +28,8 @@ export interface PlanVariety {
   readonly stages: readonly PlanStage[];
   readonly germination: number;
   readonly seedsPerCell: number;
+  /** Plants kept in a cell; one where it is not told. */
+  readonly thinTo?: number | null;
   readonly pattern: HarvestPattern;
 }
 

@@ -1,17 +1,12 @@
 import { houseEt0 } from "../place/climate/houseAir";
 import { normalDay, type ClimateNormals, type OutsideDay } from "../place/climate/normals";
 import { standCounts } from "../place/standCounts";
-import { civilDate, dayFromIso, type Day } from "../units/day";
+import { dayOfYear, type Day } from "../units/day";
 import type { Garden, Stand } from "./garden";
 import { memo } from "./memo";
 
 /** The days of a year, the leap day among them. */
 export const YEAR_DAYS = 366;
-
-/** Which day of the year it is, 1 on 1 January. */
-export function dayOfYear(day: Day): number {
-  return day - dayFromIso(`${civilDate(day).year}-01-01`) + 1;
-}
 
 /** Which days of the year they are. @param from, to first day, and the day after the last */
 export function daysOfYearIn(from: Day, to: Day): Uint16Array {

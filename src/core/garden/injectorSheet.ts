@@ -1,10 +1,9 @@
 import { strokeError } from "../feed/calibration";
-import type { Day } from "../units/day";
+import { dayOfYear, type Day } from "../units/day";
 import { injectorVerdict, pressureVerdict, type InjectorVerdict, type PressureVerdict } from "../water/injector";
 import { realPumpOf } from "../water/loopPump";
 import { timerRuns } from "../water/timer";
 import { sunriseAndSunset } from "../place/climate/sun";
-import { dayOfYear } from "./climate";
 import { banksOf } from "./ahead";
 import type { Facts } from "./facts";
 import type { Loop } from "./garden";

@@ -1,7 +1,7 @@
 import { sunriseAndSunset } from "../place/climate/sun";
 import { lightWindows, type LightWindow } from "../water/lightWindows";
 import type { Daylight } from "../water/timer";
-import { dayOfYear } from "./climate";
+import { dayOfYear } from "../units/day";
 import type { Loop } from "./garden";
 import type { Worked } from "./worked";
 

@@ -1,8 +1,7 @@
 import { schoolEc, type StrengthBasis, type StrengthSchool } from "../feed/strengthSchool";
 import type { EcWish } from "../feed/sharedEc";
 import { sunOfDay } from "../place/climate/sun";
-import type { Day } from "../units/day";
-import { dayOfYear } from "./climate";
+import { dayOfYear, type Day } from "../units/day";
 import type { LoopStrength } from "./fed";
 import type { Garden, Recipe } from "./garden";
 import { memo } from "./memo";

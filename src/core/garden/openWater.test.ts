@@ -1,5 +1,6 @@
 import { STAND_MODELS } from "../place/kinds";
-import { dayOfYear, et0ByHouse } from "./climate";
+import { dayOfYear } from "../units/day";
+import { et0ByHouse } from "./climate";
 import type { Garden } from "./garden";
 import { openWaterByLoop } from "./openWater";
 

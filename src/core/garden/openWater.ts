@@ -1,6 +1,6 @@
 import { vesselOf } from "../place/stillVessel";
-import type { Day } from "../units/day";
-import { dayOfYear, daysOfYearIn, et0ByHouse } from "./climate";
+import { dayOfYear, type Day } from "../units/day";
+import { daysOfYearIn, et0ByHouse } from "./climate";
 import type { Garden, Stand } from "./garden";
 
 /** Water of a depth under 2 m loses this much more than grass. @source FAO-56, table 12 */

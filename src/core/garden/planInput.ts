@@ -5,6 +5,7 @@ import { growingAreaSitesPerLine } from "../place/lineWords";
 import { standCounts } from "../place/standCounts";
 import type { Day } from "../units/day";
 import { et0ByArea } from "./climate";
+import { clockedVarieties } from "./clocks";
 import type { Garden, GrowingAreaRow, Stand } from "./garden";
 import { openWaterByLoop } from "./openWater";
 
@@ -29,7 +30,7 @@ export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly
     from,
     to,
     growingAreas: garden.growingAreas.map((area) => planArea(area, standsOf.get(area.id) ?? [])),
-    varieties: garden.varieties,
+    varieties: clockedVarieties(garden),
     batches: garden.batches,
     orders: garden.orders,
     drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),

@@ -1,7 +1,7 @@
 import { sunriseAndSunset } from "../place/climate/sun";
 import { refillDay, sharesByHour, type RefillAnswer } from "../water/refillDay";
 import { timerRuns, type Daylight } from "../water/timer";
-import { dayOfYear } from "./climate";
+import { dayOfYear } from "../units/day";
 import type { Loop, Source } from "./garden";
 import { standingOnLoop } from "./standing";
 import { loopLadder } from "./tank";

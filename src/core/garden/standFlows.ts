@@ -6,7 +6,7 @@ import { requireFigures } from "../units/range";
 import { timerRuns } from "../water/timer";
 import { pumpOnPipes } from "./ladderPump";
 import { sunriseAndSunset } from "../place/climate/sun";
-import { dayOfYear } from "./climate";
+import { dayOfYear } from "../units/day";
 import type { Loop, Stand } from "./garden";
 import { standingOnStand } from "./standing";
 import type { Worked } from "./worked";

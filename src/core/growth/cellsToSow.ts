@@ -30,6 +30,15 @@ export interface CellsToSow {
 /** "Dead seed": no number of cells will do. */
 export type SowingAnswer = CellsToSow | { readonly kind: "never" };
 
+/** Plants kept of the seeds in a cell: one where nothing else is told, never more than were sown. */
+export function keptInCell({
+  seedsPerCell,
+  thinTo,
+}: Pick<SowingWish, "seedsPerCell"> & { thinTo?: number | null }): number {
+  requireWhole("keptInCell", "seedsPerCell", seedsPerCell, 1, 10_000);
+  return Math.min(requireWhole("keptInCell", "thinTo", thinTo ?? 1, 1, 10_000), seedsPerCell);
+}
+
 const MOST_CELLS = 10_000_000;
 const GREATEST_COUNT = 100_000_000;
 

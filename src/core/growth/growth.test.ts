@@ -1,14 +1,17 @@
 import fc from "fast-check";
 import { dayFromIso } from "../units/day";
 import { binomialTail, cellsToSow } from "./cellsToSow";
+import { cellsForVaryingLots } from "./varyingLots";
 import { harvestPlan, serveDays, unitsAtFirst } from "./harvestPattern";
 import { sowDayFor } from "./sowDay";
 import { splitDays } from "./splitDays";
-import { stageEnd } from "./stageDays";
+import { stageBoundaries, stageEnd, stallOf } from "./stageDays";
 
 test("wrong stages and shares are named with value and range", () => {
-  expect(() => stageEnd(0, [10])).toThrow("months of byMonth is 1; it must be from 12 to 12");
-  expect(() => stageEnd(0, new Array(12).fill(0))).toThrow("byMonth is 0; it must be from 0.01 to 400");
+  expect(() => stageEnd(0, { daysByMonth: [10] })).toThrow("months of byMonth is 1; it must be from 12 to 12");
+  expect(() => stageEnd(0, { daysByMonth: new Array<number>(12).fill(0) })).toThrow(
+    "byMonth is 0; it must be from 0.01 to 400",
+  );
   expect(() => sowDayFor(0, [], [])).toThrow("weekdays is empty");
   expect(() =>
     cellsToSow({ targetPlants: 10, germination: 1.2, seedsPerCell: 1, laterSurvival: [], confidence: 0.9 }),
@@ -92,4 +95,82 @@ test("days to ready are shared out: the last stage takes what the earlier ones l
   ]);
   expect(splitDays([0.5, 0.5], 1)).toEqual([0.5, 0.5]);
   expect(() => splitDays([5, 44], 0.5)).toThrow("total is 0.5; it must be from 1 to 400");
+});
+
+test("more seeds never give fewer plants, and a sowing that varies takes more cells than one that does not (seed 14)", () => {
+  const share = fc.double({ min: 0.3, max: 0.98, noNaN: true });
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 120 }),
+      share,
+      fc.integer({ min: 1, max: 4 }),
+      (target, germination, seeds) => {
+        const wish = { targetPlants: target, germination, seedsPerCell: seeds, laterSurvival: [0.95], confidence: 0.9 };
+        const found = cellsToSow(wish);
+        const more = cellsToSow({ ...wish, seedsPerCell: seeds + 1 });
+        const varying = cellsForVaryingLots(wish, 0.08);
+        if ("kind" in found || "kind" in more || "kind" in varying) throw new Error("never");
+        expect(more.cells).toBeLessThanOrEqual(found.cells);
+        expect(varying.cells).toBeGreaterThanOrEqual(found.cells - 1);
+        expect(varying.probability).toBeGreaterThanOrEqual(0.9);
+      },
+    ),
+    { seed: 14, numRuns: 60 },
+  );
+});
+
+test("sowings that hardly differ take what the binomial says", () => {
+  const wish = { targetPlants: 100, germination: 0.9, seedsPerCell: 1, laterSurvival: [0.97, 0.98], confidence: 0.9 };
+  expect(cellsForVaryingLots(wish, 0.001)).toMatchObject({ cells: 123 });
+  expect(cellsForVaryingLots(wish, 0.05)).toMatchObject({ cells: 128 });
+});
+
+test("sown later is never ready earlier, forward and backward agree on every day, in both halves of the world (seed 7)", () => {
+  const days = fc.array(fc.double({ min: 1, max: 90, noNaN: true }), { minLength: 12, maxLength: 12 });
+  const progress = fc
+    .tuple(fc.double({ min: 0.01, max: 0.06, noNaN: true }), fc.integer({ min: 0, max: 365 }))
+    .map(([most, shift]) =>
+      Array.from({ length: 366 }, (_, day) => most * (1 + Math.cos((2 * Math.PI * (day - shift)) / 366))),
+    );
+  const length = fc.oneof(
+    fc.record({ daysByMonth: days }),
+    fc.record({ daysByMonth: days, progressByDay: progress, learnedRatio: fc.constantFrom(0.8, 1.2) }),
+  );
+  fc.assert(
+    fc.property(
+      fc.array(length, { minLength: 1, maxLength: 3 }),
+      fc.integer({ min: 18_000, max: 30_000 }),
+      (stages, from) => {
+        const ready = Array.from({ length: 740 }, (_, at) => stageBoundaries(from + at, stages).at(-1)!);
+        expect(ready).toEqual([...ready].sort((a, b) => a - b));
+        for (let at = 0; at < 740; at += 37) {
+          const back = sowDayFor(ready[at]!, stages);
+          if ("kind" in back) throw new Error("never");
+          expect(back.boundaries).toEqual(stageBoundaries(back.sowDay, stages));
+          expect(back.sowDay).toBeGreaterThanOrEqual(from + at);
+          expect(stageBoundaries(back.sowDay + 1, stages).at(-1)!).toBeGreaterThan(ready[at]!);
+        }
+      },
+    ),
+    { seed: 7, numRuns: 12 },
+  );
+});
+
+test("a table read at the start takes its days, rounded half up; the latest sowing is found though a later one may be ready earlier", () => {
+  const falling = { daysByMonth: [60, 60, 20, 20, 20, 20, 20, 20, 20, 20, 20, 20], daysRead: "start" as const };
+  const start = dayFromIso("2027-02-15");
+  expect(stageEnd(start, falling) - start).toBe(59);
+  const wanted = dayFromIso("2027-04-01");
+  const back = sowDayFor(wanted, [falling]);
+  if ("kind" in back) throw new Error("never");
+  for (let later = back.sowDay + 1; later <= wanted; later++) expect(stageEnd(later, falling)).toBeGreaterThan(wanted);
+  expect(back.boundaries.at(-1)).toBeLessThanOrEqual(wanted);
+});
+
+test("what stands still through a winter and never gets on says in which month", () => {
+  const still = { daysByMonth: new Array<number>(12).fill(30), progressByDay: new Array<number>(366).fill(0.0001) };
+  const boundaries = stageBoundaries(dayFromIso("2027-03-01"), [{ daysByMonth: still.daysByMonth }, still]);
+  expect(stallOf(boundaries, [{ daysByMonth: still.daysByMonth }, still])).toEqual({ stage: 1, month: 2 });
+  expect(sowDayFor(boundaries[0]!, [still])).toEqual({ kind: "never" });
+  expect(stallOf(boundaries.slice(0, 2), [{ daysByMonth: still.daysByMonth }])).toBeNull();
 });

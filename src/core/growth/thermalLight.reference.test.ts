@@ -1,8 +1,9 @@
 import stages from "../../../tests/reference/growth/stages.json";
 import { clearSkyRadiation, dailyLightMol, radiationFromTemperatures, sunOfDay } from "../place/climate/sun";
 import { civilDate, dayFromIso, isoFromDay, weekdayOf, type Day } from "../units/day";
-import { monthlyValue } from "./stageDays";
-import { dailyProgress, endByProgress, learnedRatio, temperatureFactor, type ThermalLightStage } from "./thermalLight";
+import { monthlyValue } from "./monthly";
+import { endByProgress } from "./stageDays";
+import { dailyProgress, learnedRatio, temperatureFactor, type ThermalLightStage } from "./thermalLight";
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- reference files hold many shapes
 type Case = { name: string; given: any; expect: any };

@@ -1,5 +1,3 @@
-import type { Day } from "../units/day";
-import { requireDay } from "../units/day";
 import { requireFigures, requireRange } from "../units/range";
 
 /** How fast a stage runs by temperature and light. */
@@ -26,6 +24,7 @@ export interface GrowingDay {
 
 /** Parts of half a day, from the coldest hour to the warmest: the factor is bent, so its mean is not that of the mean. */
 const PARTS = 48;
+const COSINES = Float64Array.from({ length: PARTS }, (_, part) => Math.cos((Math.PI * (part + 0.5)) / PARTS));
 
 /**
  * Temperature factor at one temperature: (T − base) ÷ (optimum − base) from 0 to 1, then down to 0 at the greatest.
@@ -33,15 +32,23 @@ const PARTS = 48;
  * @throws RangeError where the base is not under the optimum, or the optimum not under the greatest
  * @source tests/reference/growth/stages.json
  */
-export function temperatureFactor(
-  { baseC, optimumC, maxC }: Pick<ThermalLightStage, "baseC" | "optimumC" | "maxC">,
-  temperatureC: number,
-): number {
+export function temperatureFactor(cardinals: Cardinals, temperatureC: number): number {
+  requireCardinals("temperatureFactor", cardinals);
+  requireRange("temperatureFactor", "temperatureC", temperatureC, -80, 80);
+  return factorAt(cardinals, temperatureC);
+}
+
+type Cardinals = Pick<ThermalLightStage, "baseC" | "optimumC" | "maxC">;
+
+function requireCardinals(where: string, { baseC, optimumC, maxC }: Cardinals): void {
   requireFigures(
-    "temperatureFactor",
-    { baseC, optimumC, maxC, temperatureC },
-    { baseC: [-20, 40], optimumC: [baseC + 0.1, 60], maxC: [optimumC + 0.1, 80], temperatureC: [-80, 80] },
+    where,
+    { baseC, optimumC, maxC },
+    { baseC: [-20, 40], optimumC: [baseC + 0.1, 60], maxC: [optimumC + 0.1, 80] },
   );
+}
+
+function factorAt({ baseC, optimumC, maxC }: Cardinals, temperatureC: number): number {
   if (temperatureC <= optimumC) return Math.min(1, Math.max(0, (temperatureC - baseC) / (optimumC - baseC)));
   return Math.max(0, (maxC - temperatureC) / (maxC - optimumC));
 }
@@ -76,33 +83,11 @@ export function dailyProgress(stage: ThermalLightStage, { lowestC, highestC, dli
 
 function meanTemperatureFactor(stage: ThermalLightStage, lowestC: number, highestC: number): number {
   if (highestC - lowestC < 1e-9) return temperatureFactor(stage, lowestC);
+  requireCardinals("dailyProgress", stage);
   const [mean, half] = [(lowestC + highestC) / 2, (highestC - lowestC) / 2];
   let sum = 0;
-  for (let part = 0; part < PARTS; part++)
-    sum += temperatureFactor(stage, mean - half * Math.cos((Math.PI * (part + 0.5)) / PARTS));
+  for (const cosine of COSINES) sum += factorAt(stage, mean - half * cosine);
   return sum / PARTS;
-}
-
-const COMPLETE = 1 - 1e-9;
-/** What is not complete within two years never is. */
-const LONGEST_DAYS = 731;
-
-/**
- * The first day on which a stage is complete, by what each day brings; nothing is carried over to the next one.
- *
- * @param start first day of the stage
- * @param progressOf a day, 0 or more
- * @returns the day, or "never" where two years do not complete it
- * @source tests/reference/growth/stages.json
- */
-export function endByProgress(start: Day, progressOf: (day: Day) => number): Day | "never" {
-  requireDay("endByProgress", "start", start);
-  let progress = 0;
-  for (let day = start; day <= start + LONGEST_DAYS; day++) {
-    if (progress >= COMPLETE) return day;
-    progress += progressOf(day);
-  }
-  return "never";
 }
 
 /** Batches that a plain prediction weighs as much as. */

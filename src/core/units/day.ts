@@ -55,6 +55,11 @@ export function civilDate(day: Day): CivilDate {
   };
 }
 
+/** Which day of the year it is, 1 on 1 January. */
+export function dayOfYear(day: Day): number {
+  return day - Date.UTC(civilDate(day).year, 0, 1) / 86_400_000 + 1;
+}
+
 /** Weekday of a day: 1 Monday … 7 Sunday (1970-01-01 was a Thursday). */
 export function weekdayOf(day: Day): number {
   requireDay("weekdayOf", "day", day);

@@ -33,10 +33,7 @@ export function AlreadyGrowing({
   const found = useMemo(() => {
     const sowDay = input.today - ageDays!;
     const reached = stagesReached(variety.stages, sowDay, plants!, plants!, input.today);
-    const ends = stageBoundaries(
-      sowDay,
-      variety.stages.map(({ daysByMonth }) => daysByMonth),
-    );
+    const ends = stageBoundaries(sowDay, variety.stages);
     return { sowDay, stage: variety.stages[reached.length - 1], ready: ends.at(-1)! };
   }, [variety, input.today, plants, ageDays]);
   const area = input.growingAreas.find(({ id }) => id === found.stage?.growingAreaId);

@@ -27,8 +27,7 @@ export function DraftsPicture({
 }) {
   const box = useRef<HTMLDivElement>(null);
   const widthPx = useElementWidth(box) ?? 460;
-  const stages = variety.stages.map(({ daysByMonth }) => daysByMonth);
-  const rows = drafts.map(({ sowDay }) => stageBoundaries(sowDay, stages));
+  const rows = drafts.map(({ sowDay }) => stageBoundaries(sowDay, variety.stages));
   const from = Math.min(today, ...rows.map((row) => row[0]!));
   const to = Math.max(...rows.map((row) => row.at(-1)!)) + 1;
   const x = scaleLinear([from, to], [0, widthPx]);

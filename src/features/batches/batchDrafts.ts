@@ -1,7 +1,7 @@
 import { cellsFor, coverOrders, type Cover } from "@/core/batches/coverOrders";
 import type { PlanInput, PlanVariety } from "@/core/batches/types";
 import { sowDayFor } from "@/core/growth/sowDay";
-import { stageBoundaries } from "@/core/growth/stageDays";
+import { stageBoundaries, stallOf } from "@/core/growth/stageDays";
 import { unfitting, type Overfull, type WishedBatch } from "@/core/batches/unfitting";
 import type { Day } from "@/core/units/day";
 
@@ -13,7 +13,7 @@ export interface Draft extends WishedBatch {
 /** The chance with which a batch reaches its plants. */
 export const CONFIDENCE = 0.9;
 export const CANNOT =
-  "This cannot be worked out with the figures of the crop: look at its stages and germination under Growth.";
+  "This cannot be worked out with the figures of the crop: look at its stages, germination and year under Growth.";
 
 /** The batches that cover the orders, or why there are none. */
 export function tryCover(wish: Parameters<typeof coverOrders>[0]): Cover | string {
@@ -51,17 +51,23 @@ export function tryDrafts(
   variety: PlanVariety,
   { from, day, plants, count, step, sowWeekdays }: Series,
 ): Draft[] | null {
-  const stages = variety.stages.map((stage) => stage.daysByMonth);
+  const { stages } = variety;
   const cells = cellsFor(variety, plants, CONFIDENCE);
   if (cells === "never") return null;
   try {
-    return Array.from({ length: count }, (_, index) => {
+    const drafts: Draft[] = [];
+    for (let index = 0; index < count; index++) {
       const on = day + index * step;
-      const sowDay = from === "wanted" ? sowDayFor(on, stages, sowWeekdays).sowDay : on;
-      const readyDay = stageBoundaries(sowDay, stages).at(-1)!;
-      const daysEarly = from === "wanted" ? on - readyDay : 0;
-      return { varietyId: variety.id, sowDay, readyDay, daysEarly, targetPlants: plants, cells };
-    });
+      const back = from === "wanted" ? sowDayFor(on, stages, sowWeekdays) : null;
+      if (back && "kind" in back) return null;
+      const sowDay = back?.sowDay ?? on;
+      const boundaries = stageBoundaries(sowDay, stages);
+      if (stallOf(boundaries, stages)) return null;
+      const readyDay = boundaries.at(-1)!;
+      const daysEarly = back?.daysEarly ?? 0;
+      drafts.push({ varietyId: variety.id, sowDay, readyDay, daysEarly, targetPlants: plants, cells });
+    }
+    return drafts;
   } catch {
     return null;
   }

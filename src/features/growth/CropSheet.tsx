@@ -1,14 +1,16 @@
 "use client";
-import { stageBoundaries } from "@/core/growth/stageDays";
+import { stageBoundaries, stallOf } from "@/core/growth/stageDays";
 import type { HarvestUnit } from "@/core/growth/harvestUnit";
-import { dayInWords, type Day } from "@/core/units/day";
+import { dayInWords, MONTHS, type Day } from "@/core/units/day";
 import type { Variety } from "@/core/garden/garden";
 import type { GrowingAreaRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
+import { PageLink } from "@/ui/PageLink";
 import { toneOf } from "@/ui/tones";
 import { isSownInTrays } from "@/core/growth/cropKind";
+import { CLOCK_HOW } from "./clockWords";
 import { patternWords } from "./patternWords";
 import { StageYear } from "./StageYear";
 import { useOpened } from "@/features/frame/drafts";
@@ -41,10 +43,8 @@ export function CropSheet({ varieties, growing, growingAreas, units, today }: Cr
       )}
       <ul>
         {varieties.map((variety, index) => {
-          const ready = stageBoundaries(
-            today,
-            variety.stages.map((stage) => stage.daysByMonth),
-          ).at(-1)!;
+          const boundaries = stageBoundaries(today, variety.stages);
+          const stall = stallOf(boundaries, variety.stages);
           return (
             <li
               key={variety.id}
@@ -53,7 +53,9 @@ export function CropSheet({ varieties, growing, growingAreas, units, today }: Cr
               <div>
                 <h2 className="flex items-center gap-2 text-xl">
                   <span aria-hidden className="size-4 shrink-0 rounded-full" style={{ background: toneOf(index) }} />
-                  {variety.name}
+                  <PageLink href={`/growth/crop?variety=${variety.id}`} className="underline-offset-4 hover:underline">
+                    {variety.name}
+                  </PageLink>
                 </h2>
                 <p className="text-sm text-soft">
                   {patternWords(variety.pattern, variety.unit.name, isSownInTrays(variety.kind) ? "tray" : "plant")} ·{" "}
@@ -64,14 +66,13 @@ export function CropSheet({ varieties, growing, growingAreas, units, today }: Cr
               <p className="text-right max-md:text-left">
                 <span className="sign text-xl">
                   ready{" "}
-                  <Why
-                    label={`${variety.name}, sown today`}
-                    how="From today through its stages: each day counts as a share of the stage, by the length that the stage has in the month of that day."
-                  >
-                    {dayInWords(ready)}
+                  <Why label={`${variety.name}, sown today`} how={CLOCK_HOW[variety.clock]}>
+                    {stall ? "never" : dayInWords(boundaries.at(-1)!)}
                   </Why>
                 </span>
-                <span className="block text-sm text-soft">if sown now · {growing[index]} growing</span>
+                <span className="block text-sm text-soft">
+                  {stall ? `stalls in ${MONTHS[stall.month - 1]!}` : "if sown now"} · {growing[index]} growing
+                </span>
               </p>
               <Only right="plan">
                 <Button

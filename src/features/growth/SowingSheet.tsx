@@ -1,37 +1,41 @@
 "use client";
 import { useState } from "react";
-import { plantsByStage } from "@/core/batches/timeline";
-import { sowDayFor } from "@/core/growth/sowDay";
-import { stageBoundaries } from "@/core/growth/stageDays";
-import { cellsToSow } from "@/core/growth/cellsToSow";
-import { dayInWords, type Day } from "@/core/units/day";
-import { counted, formatNumber } from "@/core/units/format";
-import type { Variety } from "@/core/garden/garden";
-import type { GrowingAreaRow } from "@/core/garden/garden";
+import type { Day } from "@/core/units/day";
+import type { GrowingAreaRow, Variety } from "@/core/garden/garden";
 import { DayInput } from "@/ui/DayInput";
 import { Empty } from "@/ui/Empty";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
-import { Why } from "@/ui/Why";
-import { quantityText } from "@/core/units/format";
-import { useUnits } from "@/ui/units";
+import { SeedWays } from "./SeedWays";
+import { SowingAnswer } from "./SowingAnswer";
 
 export interface SowingSheetProps {
   readonly varieties: readonly Variety[];
   readonly growingAreas: readonly GrowingAreaRow[];
+  /** Of the growing areas with trays of cells. */
+  readonly cellsPerTray: Readonly<Record<number, number>>;
   readonly today: Day;
   readonly sowWeekdays: readonly number[];
 }
 
 const CONFIDENCES = [0.8, 0.9, 0.95] as const;
+/** How much sowings of the same seed differ, standard deviation as a share. */
+const SPREADS = [
+  [0, "by chance alone"],
+  [0.03, "a little: ±3 in 100"],
+  [0.06, "as usual: ±6 in 100"],
+  [0.12, "much: ±12 in 100"],
+] as const;
 
 /** From the day wanted back to sowing, or from sowing on to harvest; and how many cells it takes. */
-export function SowingSheet({ varieties, growingAreas, today, sowWeekdays }: SowingSheetProps) {
+export function SowingSheet({ varieties, growingAreas, cellsPerTray, today, sowWeekdays }: SowingSheetProps) {
   const [varietyId, setVarietyId] = useState(varieties[0]?.id ?? 0);
   const [direction, setDirection] = useState<"back" | "forward">("back");
   const [day, setDay] = useState<Day | null>(today + 56);
   const [plants, setPlants] = useState<QuantityValue>(40);
-  const [confidence, setConfidence] = useState<(typeof CONFIDENCES)[number]>(0.9);
+  const [confidence, setConfidence] = useState<number>(0.9);
+  const [spread, setSpread] = useState<number>(0);
+  const [wholeTrays, setWholeTrays] = useState(false);
   const variety = varieties.find((candidate) => candidate.id === varietyId);
   if (!variety)
     return (
@@ -42,6 +46,8 @@ export function SowingSheet({ varieties, growingAreas, today, sowWeekdays }: Sow
     );
   const target =
     typeof plants === "number" && Number.isInteger(plants) && plants > 0 && plants <= 100_000 ? plants : null;
+  const trayCells = cellsPerTray[variety.stages[0]!.growingAreaId] ?? null;
+  const wish = { target, confidence, spread, cellsPerTray: wholeTrays ? trayCells : null };
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[320px_1fr]">
       <form className="space-y-3" onSubmit={(event) => event.preventDefault()}>
@@ -83,16 +89,13 @@ export function SowingSheet({ varieties, growingAreas, today, sowWeekdays }: Sow
         >
           {(aria) => <QuantityInput {...aria} dimension="count" value={plants} onValue={setPlants} />}
         </Field>
-        <Field
-          label="Chance to reach them"
-          hint="One bad tray is not covered: lots and trays differ more than single seeds."
-        >
+        <Field label="Chance to reach them">
           {(aria) => (
             <select
               {...aria}
               className="input"
               value={confidence}
-              onChange={(event) => setConfidence(Number(event.target.value) as typeof confidence)}
+              onChange={(event) => setConfidence(Number(event.target.value))}
             >
               {CONFIDENCES.map((value) => (
                 <option key={value} value={value}>
@@ -102,125 +105,43 @@ export function SowingSheet({ varieties, growingAreas, today, sowWeekdays }: Sow
             </select>
           )}
         </Field>
+        <Field
+          label="Sowings differ"
+          hint={spread === 0 ? "One bad tray is not covered: lots and trays differ more than single seeds." : undefined}
+        >
+          {(aria) => (
+            <select
+              {...aria}
+              className="input"
+              value={spread}
+              onChange={(event) => setSpread(Number(event.target.value))}
+            >
+              {SPREADS.map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {trayCells !== null && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={wholeTrays}
+              onChange={(event) => setWholeTrays(event.target.checked)}
+            />
+            Whole trays of {trayCells} cells
+          </label>
+        )}
       </form>
       {day !== null && target !== null && (
-        <Answer {...{ variety, growingAreas, direction, day, target, confidence, sowWeekdays, today }} />
+        <div className="space-y-6">
+          <SowingAnswer {...{ variety, growingAreas, direction, day, today, sowWeekdays }} {...wish} target={target} />
+          <SeedWays key={variety.id} variety={variety} target={target} confidence={confidence} />
+        </div>
       )}
     </div>
-  );
-}
-
-interface AnswerProps extends Pick<SowingSheetProps, "growingAreas" | "sowWeekdays" | "today"> {
-  readonly variety: Variety;
-  readonly direction: "back" | "forward";
-  readonly day: Day;
-  readonly target: number;
-  readonly confidence: number;
-}
-
-function Answer({ variety, growingAreas, direction, day, target, confidence, sowWeekdays, today }: AnswerProps) {
-  const units = useUnits();
-  const stages = variety.stages.map((stage) => stage.daysByMonth);
-  const back = direction === "back" ? sowDayFor(day, stages, sowWeekdays) : null;
-  const boundaries = back?.boundaries ?? stageBoundaries(day, stages);
-  const laterSurvival = variety.stages.slice(1).map((stage) => stage.survival);
-  const odds = cellsToSow({
-    targetPlants: target,
-    germination: variety.germination,
-    seedsPerCell: variety.seedsPerCell,
-    laterSurvival,
-    confidence,
-  });
-  if ("kind" in odds)
-    return (
-      <p role="alert" className="font-bold text-alarm">
-        The seed of {variety.name} never comes up: its germination or a share that survives is 0.
-      </p>
-    );
-  const { cells } = odds;
-  const counts = plantsByStage({ cells, targetPlants: target }, variety);
-  const seeds = cells * variety.seedsPerCell;
-  return (
-    <section aria-live="polite">
-      <div className="flex flex-wrap gap-x-12 gap-y-3">
-        <p>
-          <span className="block text-soft">sow on</span>
-          <span className="sign text-5xl">{dayInWords(boundaries[0]!, "weekday")}</span>
-          {boundaries[0]! < today && <span className="block font-bold text-alarm">that day is past</span>}
-        </p>
-        <p>
-          <span className="block text-soft">cells</span>
-          <span className="sign text-5xl">
-            <Why
-              label="Cells to sow"
-              how="The least number of cells with which a binomial count of plants reaches the target as often as asked for. A cell becomes a plant when one of its seeds comes up and it survives every later stage."
-              inputs={[
-                ["a cell becomes a plant", `${(odds.cellToPlant * 100).toFixed(1)} %`],
-                ["about a 50 % chance", counted(odds.expectedCells, "cell")],
-                ["this many reach it", `${(odds.probability * 100).toFixed(1)} %`],
-              ]}
-            >
-              {cells}
-            </Why>
-          </span>
-        </p>
-        <p>
-          <span className="block text-soft">seeds</span>
-          <span className="sign text-5xl">
-            <Why
-              label="Seeds"
-              how="Cells × seeds in each; the weight by seeds in a gram."
-              inputs={[["seeds in a gram", formatNumber(variety.seedsPerG, 1)]]}
-            >
-              {formatNumber(seeds)}
-            </Why>
-          </span>
-          <span className="text-soft"> {quantityText(seeds / variety.seedsPerG, "mass", units)}</span>
-        </p>
-        <p>
-          <span className="block text-soft">ready on</span>
-          <span className="sign text-5xl">
-            <Why
-              label="Ready on"
-              how="From the sow day through the stages: each day counts as a share of its stage, by the length that the stage has in the month of that day."
-            >
-              {dayInWords(boundaries.at(-1)!, "weekday")}
-            </Why>
-          </span>
-        </p>
-      </div>
-      {back && (
-        <p className="mt-2">
-          {back.daysEarly === 0
-            ? "Ready on the very day."
-            : `Ready ${counted(back.daysEarly, "day")} early; it keeps ${counted(variety.pattern.keepsDays, "day")}.`}{" "}
-          One allowed sowing day later would be late.
-        </p>
-      )}
-      <table className="mt-4 w-full max-w-2xl">
-        <thead className="text-left text-sm text-soft">
-          <tr>
-            <th className="font-normal">stage</th>
-            <th className="font-normal">in</th>
-            <th className="font-normal">from</th>
-            <th className="text-right font-normal">days</th>
-            <th className="text-right font-normal">plants</th>
-          </tr>
-        </thead>
-        <tbody>
-          {variety.stages.map((stage, index) => (
-            <tr key={stage.name} className="border-t border-rule">
-              <th scope="row" className="sign py-1.5 text-left text-xl">
-                {stage.name}
-              </th>
-              <td>{growingAreas.find((growingArea) => growingArea.id === stage.growingAreaId)?.name}</td>
-              <td>{dayInWords(boundaries[index]!, "weekday")}</td>
-              <td className="figure !text-xl text-right">{boundaries[index + 1]! - boundaries[index]!}</td>
-              <td className="figure !text-xl text-right">{counts[index]}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

@@ -26,8 +26,9 @@ import { RemoveButton } from "@/features/frame/RemoveButton";
 import { DaysToReady } from "./DaysToReady";
 import { NewUnit } from "./NewUnit";
 
-const SEED = "More about its seed (kept; no sum uses it yet)";
-const CLIMATE = "What it wants: strength, warmth, light, place (kept; no sum uses it yet)";
+const SEED = "More about its seed";
+const CLIMATE = "What it wants: strength, warmth, light, place";
+const CLOCK = "How its days go by";
 const REST = "Everything else";
 const FOLDS: Readonly<Record<string, string>> = Object.fromEntries([
   ...["family", "pricePerUnit", "foodSafetySensitive", "germination", "seedsPerCell", "seedsPerG"].map((name) => [
@@ -40,6 +41,8 @@ const FOLDS: Readonly<Record<string, string>> = Object.fromEntries([
     CLIMATE,
   ]),
   ...["airBaseC", "airOptimumC", "airCeilingC", "lightMolPerM2Day"].map((name) => [name, CLIMATE]),
+  ["upWithinDays", SEED],
+  ...["clock", "halfLightMol", "learns", "notModelled"].map((name) => [name, CLOCK]),
 ]);
 
 const fieldsWith = (units: readonly HarvestUnit[]): readonly FieldSpec[] =>
@@ -58,6 +61,7 @@ const fieldsWith = (units: readonly HarvestUnit[]): readonly FieldSpec[] =>
 const TAKEN_UP = NUTRIENTS.filter((one) => one !== "urea-N" && one !== "unstated-N");
 const UPTAKE = fieldOf(VARIETY_STAGE, "uptakeMgPerL");
 const CLIMATE_OF_STAGE = ["needFrom", "kc", "areaPerPlantM2"].map((name) => fieldOf(VARIETY_STAGE, name));
+const OF_WARMTH = ["referenceDays", "usesLight"].map((name) => fieldOf(VARIETY_STAGE, name));
 const ASKED_OF_STAGE = ["name", "growingAreaId", "survival", "needLpd", "daysByMonth"].map((name) =>
   fieldOf(VARIETY_STAGE, name),
 );
@@ -76,7 +80,7 @@ const TRAY_EXAMPLES = {
 };
 
 const STAGE_EXAMPLE = {
-  needFrom: "climate",
+  ...{ needFrom: "climate", referenceDays: null, usesLight: true },
   kc: null,
   areaPerPlantM2: null,
   uptakeMgPerL: {},
@@ -118,6 +122,7 @@ export function VarietyForm({
         daysByMonth: Array(12).fill(5),
         survival: 1,
         needLpd: 0.01,
+        usesLight: false,
       },
       { ...STAGE_EXAMPLE, growingAreaId: usualAreaId ?? growingAreas.at(-1)?.id ?? null },
     ],
@@ -167,6 +172,15 @@ function Stages({ growingAreas }: { growingAreas: readonly GrowingAreaRow[] }) {
                   <FormControl key={spec.name} spec={spec} />
                 ))}
               </div>
+              <details className="mt-2">
+                <summary className="min-h-11 cursor-pointer font-bold">Its days by warmth and light</summary>
+                <p className="mb-2 text-soft">They count where the variety goes by warmth and light.</p>
+                <div className="grid grid-cols-2 gap-3">
+                  {OF_WARMTH.flatMap((field) => formFields(field, `stages.${index}.`)).map((spec) => (
+                    <FormControl key={spec.name} spec={spec} />
+                  ))}
+                </div>
+              </details>
               <details className="mt-2">
                 <summary className="min-h-11 cursor-pointer font-bold">What it drinks, by the climate; uptake</summary>
                 <p className="mb-2 text-soft">

@@ -26,6 +26,7 @@ const stand = (id: number, spec: Stand["spec"]): Stand => ({
     yM: 0,
     turned: false,
     groundM: 0,
+    ...{ matC: null, lampsUmolPerM2S: null, lampHours: null, domed: false },
     position: 1,
   },
 });

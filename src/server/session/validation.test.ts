@@ -63,6 +63,7 @@ test("only the measures of a stand's own kind are asked for, and an unknown kind
     yM: 0,
     turned: false,
     groundM: 0,
+    ...{ matC: null, lampsUmolPerM2S: null, lampHours: null, domed: false },
   };
   const rack = {
     kind: "tray-rack",

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { clockedVarieties } from "@/core/garden/clocks";
 import { CropSheet } from "@/features/growth/CropSheet";
 import { growingByVariety } from "@/core/garden/ahead";
 import { season } from "@/server/garden/season";
@@ -18,7 +19,7 @@ export default async function GrowthPage() {
       tabs={growthTabs("crops")}
     >
       <CropSheet
-        varieties={rows.varieties}
+        varieties={clockedVarieties(rows)}
         growing={growing}
         growingAreas={rows.growingAreas}
         units={rows.harvestUnits}

@@ -23,7 +23,11 @@ export type EntityField =
   | (NumbersMeasure & More)
   | (ChoiceMeasure & More)
   /** Any of a few codes. */
-  | (Common & { readonly type: "choices"; readonly options: readonly string[] })
+  | (Common & {
+      readonly type: "choices";
+      readonly options: readonly string[];
+      readonly labels?: Readonly<Record<string, string>>;
+    })
   | (Common & { readonly type: "text"; readonly most?: number })
   /** May be empty. */
   | (Common & { readonly type: "note"; readonly most?: number })

@@ -1,6 +1,7 @@
 import { NUTRIENTS } from "../../feed/nutrients";
 import { CROP_KINDS } from "../../growth/cropKind";
 import type { HarvestPattern } from "../../growth/harvestPattern";
+import { NOT_MODELLED } from "../../growth/notModelled";
 import { STAND_KINDS } from "../../place/kinds";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
@@ -142,6 +143,46 @@ export const VARIETY = entity({
       band("airOptimumC", "it must not be under the best"),
     ),
     numberField("lightMolPerM2Day", "Light wanted, mol/m² a day", "ratio", 0, 100, optional),
+    choiceField(
+      "clock",
+      "Its days go by",
+      ["calendar", "start", "warmth"],
+      {
+        calendar: "the table of months, day by day",
+        start: "the table of months, read once at the start",
+        warmth: "warmth and light of its place",
+      },
+      { initial: "calendar" },
+    ),
+    numberField("halfLightMol", "Light that does half of what light can, mol/m² a day", "ratio", 0.1, 100, {
+      ...optional,
+      hint: "empty: half of the light wanted",
+    }),
+    {
+      type: "switch",
+      name: "learns",
+      label: "Learn from my own batches how long it takes",
+      initial: true,
+    },
+    numberField("upWithinDays", "Must be up within, days from sowing", "count", 1, 90, {
+      ...optional,
+      whole: true,
+      hint: "the round warns when no seedlings were counted by then",
+    }),
+    {
+      type: "choices",
+      name: "notModelled",
+      column: "not_modelled",
+      label: "What its days leave out",
+      options: NOT_MODELLED,
+      labels: {
+        bolting: "bolts in heat or long days",
+        chilling: "harmed by chill over freezing",
+        "cold-to-flower": "flowers after cold",
+        "day-length": "flowers or bulbs by day length",
+      },
+      initial: [],
+    },
   ],
 });
 
@@ -166,6 +207,11 @@ export const VARIETY_STAGE = entity({
       fewest: 12,
       most: 12,
     },
+    numberField("referenceDays", "Days at its best: warm and bright", "days", 0.5, 400, {
+      ...optional,
+      hint: "by warmth and light only; empty: the fewest days of the months",
+    }),
+    { type: "switch", name: "usesLight", label: "Waits for light; off for seed in the dark", initial: true },
     numberField("survival", "Share that survive", "share", 0.01, 1),
     numberField("needLpd", "Drinks a day", "volume", 0, 200),
     choiceField(

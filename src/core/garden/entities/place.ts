@@ -40,6 +40,12 @@ export const HOUSE = entity({
       initial: null,
       hint: "both empty: no lamps",
     }),
+    numberField("lampsUmolPerM2S", "Light of the lamps on the leaves, µmol/m² a second", "ratio", 0, 3000, {
+      nullable: true,
+      initial: null,
+      column: "lamps_umol_per_m2_s",
+      hint: "of the lamps that are on between these hours; by a meter, or the label at that height",
+    }),
     numberField("xM", "From the left of the garden", "length", 0, 10_000, { initial: 0 }),
     numberField("yM", "From its top", "length", 0, 10_000, { initial: 0 }),
   ],
@@ -174,5 +180,20 @@ export const STAND = entity({
       initial: 0,
       hint: "on a slope or terraces; less than 0 where it lies lower",
     }),
+    numberField("matC", "Heat mat set to", "temperature", 5, 45, {
+      nullable: true,
+      initial: null,
+      hint: "empty: none; it warms, it does not cool",
+    }),
+    numberField("lampsUmolPerM2S", "Lamps of its own: light on the leaves, µmol/m² a second", "ratio", 0, 3000, {
+      nullable: true,
+      initial: null,
+      column: "lamps_umol_per_m2_s",
+    }),
+    numberField("lampHours", "Hours a day that its lamps are on", "count", 0, 24, {
+      nullable: true,
+      initial: null,
+    }),
+    { type: "switch", name: "domed", label: "Under a dome or in a humid cabinet", initial: false },
   ],
 });

@@ -167,9 +167,8 @@ function sownFor(
     confidence: CONFIDENCE,
   });
   if (found.kind === "never") return [];
-  const stages = variety.stages.map(({ daysByMonth }) => daysByMonth);
   return found.batches.filter(
-    ({ sowDay }) => latestFree(variety.pattern, stageBoundaries(sowDay, stages).at(-1)!) >= today,
+    ({ sowDay }) => latestFree(variety.pattern, stageBoundaries(sowDay, variety.stages).at(-1)!) >= today,
   );
 }
 

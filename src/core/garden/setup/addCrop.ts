@@ -69,6 +69,9 @@ export function addCrop(tables: Tables, crop: LibraryCrop, latitudeDeg: number):
     airOptimumC: crop.airC[1],
     airCeilingC: crop.airC[2],
     lightMolPerM2Day: crop.lightMolPerM2Day,
+    halfLightMol: crop.lightMolPerM2Day / 2,
+    upWithinDays: upWithinDays(crop),
+    notModelled: [...crop.notModelled],
   };
   put("variety", LIBRARY_ID, newRow(tables, VARIETY, LIBRARY_ID, profile));
   const areas = areasOf(tables);
@@ -89,6 +92,8 @@ export function addCrop(tables: Tables, crop: LibraryCrop, latitudeDeg: number):
         name: stage.name,
         growingAreaId,
         daysByMonth: daysByMonthAt(days, latitudeDeg),
+        referenceDays: days[0],
+        usesLight: stage.name !== "germinate",
         survival: stage.survival,
         needLpd: stage.needLpd,
         kc: stage.kc,
@@ -97,6 +102,11 @@ export function addCrop(tables: Tables, crop: LibraryCrop, latitudeDeg: number):
     );
   });
   return Object.fromEntries([...rows].map(([table, added]) => [table, { added, removed: {}, updated: {} }]));
+}
+
+/** Half as long again as the slowest should take to come up; of trays a few days. */
+function upWithinDays({ stages, tray }: LibraryCrop): number {
+  return tray ? 5 : Math.ceil((stages[0]!.name === "germinate" ? stages[0]!.days[1] : 8) * 1.5);
 }
 
 /** The id of the new variety; its stages and what else it needs count down from there. */

@@ -1,10 +1,9 @@
-import { stageBoundaries } from "../../growth/stageDays";
+import { stageBoundaries, type StageLength } from "../../growth/stageDays";
 import { requireDay, type Day } from "../../units/day";
 import { requireWhole } from "../../units/range";
 import type { Row, Tables } from "../changes";
 import { newRow } from "../edit";
 import { BATCH_STAGE } from "../entities/batches";
-import type { Variety } from "../garden";
 
 /** A stage that a batch in the ground has reached by today. */
 export interface Reached {
@@ -23,7 +22,7 @@ export interface Reached {
  * @source stageBoundaries
  */
 export function stagesReached(
-  stages: readonly Pick<Variety["stages"][number], "daysByMonth">[],
+  stages: readonly StageLength[],
   sowDay: Day,
   cells: number,
   plants: number,
@@ -33,10 +32,7 @@ export function stagesReached(
   requireDay("stagesReached", "today", today);
   requireWhole("stagesReached", "cells", cells, 1, 1_000_000);
   requireWhole("stagesReached", "plants", plants, 0, 1_000_000);
-  const boundaries = stageBoundaries(
-    sowDay,
-    stages.map(({ daysByMonth }) => daysByMonth),
-  );
+  const boundaries = stageBoundaries(sowDay, stages);
   return stages.flatMap((_, position) => {
     const day = boundaries[position]!;
     if (day > today || (position === 0 && sowDay > today)) return [];

@@ -2,6 +2,8 @@ import type { StandKind } from "../../place/kinds";
 import { requireEach, requireRange } from "../../units/range";
 import type { CropKind } from "../cropKind";
 import type { HarvestPattern } from "../harvestPattern";
+import type { NotModelled } from "../notModelled";
+import type { StageLength } from "../stageDays";
 
 /** Two ends of what is usual. */
 export type Band = readonly [from: number, to: number];
@@ -52,6 +54,8 @@ export interface LibraryCrop {
   readonly solutionC: Band;
   readonly airC: readonly [base: number, optimum: number, ceiling: number];
   readonly lightMolPerM2Day: number;
+  /** What its days leave out. */
+  readonly notModelled: readonly NotModelled[];
   readonly stages: readonly LibraryStage[];
   /** Where the crop coefficients are from. */
   readonly kcFrom: "fao-56" | "common-practice";
@@ -82,6 +86,14 @@ export function daysByMonthAt(days: Band, latitudeDeg: number): number[] {
     const share = 0.5 + (winter - 0.5) * swing;
     return Math.max(0.5, Math.round((days[0] + (days[1] - days[0]) * share) * 2) / 2);
   });
+}
+
+/** How long the stages of a crop of the library take at a latitude. */
+export function libraryLengths(
+  { stages }: { readonly stages: readonly Pick<LibraryStage, "days">[] },
+  latitudeDeg: number,
+): StageLength[] {
+  return stages.map(({ days }) => ({ daysByMonth: daysByMonthAt(days, latitudeDeg) }));
 }
 
 /** Days from sowing to the first picking, when they are least and when they are most. */

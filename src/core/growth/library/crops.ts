@@ -25,6 +25,7 @@ const COMMON = {
   soakH: 0,
   tray: null,
   suitsNot: [],
+  notModelled: [],
   kcFrom: "common-practice",
 } as const;
 
@@ -137,6 +138,7 @@ const onTray = (blackoutDays: number, lightDays: number, needLpd: number): Libra
 export const CROP_LIBRARY: readonly LibraryCrop[] = [
   made(LEAF, {
     name: "Lettuce, heads",
+    notModelled: ["bolting"],
     family: "daisy",
     unit: "heads",
     comesUp: [0.88, 0.98],
@@ -148,6 +150,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Lettuce, cut leaves",
+    notModelled: ["bolting"],
     family: "daisy",
     unit: "bags",
     comesUp: [0.88, 0.98],
@@ -161,6 +164,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Mizuna",
+    notModelled: ["bolting"],
     family: "cabbage",
     unit: "bunches",
     comesUp: [0.85, 0.95],
@@ -171,6 +175,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Rocket",
+    notModelled: ["bolting"],
     family: "cabbage",
     unit: "bunches",
     comesUp: [0.85, 0.95],
@@ -182,6 +187,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Spinach",
+    notModelled: ["bolting", "day-length"],
     family: "goosefoot",
     unit: "bunches",
     comesUp: [0.7, 0.9],
@@ -198,6 +204,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Chard",
+    notModelled: ["bolting"],
     family: "goosefoot",
     unit: "bunches",
     comesUp: [0.75, 0.9],
@@ -210,6 +217,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Kale",
+    notModelled: ["cold-to-flower"],
     family: "cabbage",
     unit: "bunches",
     comesUp: [0.85, 0.95],
@@ -221,6 +229,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Pak choi",
+    notModelled: ["bolting"],
     family: "cabbage",
     unit: "heads",
     comesUp: [0.85, 0.95],
@@ -250,6 +259,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(HERB, {
     name: "Basil",
+    notModelled: ["chilling"],
     family: "mint",
     unit: "bunches",
     comesUp: [0.8, 0.92],
@@ -274,6 +284,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(HERB, {
     name: "Parsley",
+    notModelled: ["cold-to-flower"],
     family: "carrot",
     unit: "bunches",
     comesUp: [0.65, 0.85],
@@ -287,6 +298,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(HERB, {
     name: "Coriander",
+    notModelled: ["bolting"],
     family: "carrot",
     unit: "bunches",
     comesUp: [0.7, 0.9],
@@ -315,6 +327,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(HERB, {
     name: "Dill",
+    notModelled: ["bolting"],
     family: "carrot",
     unit: "bunches",
     comesUp: [0.7, 0.88],
@@ -327,6 +340,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Cherry tomato",
+    notModelled: ["chilling"],
     family: "nightshade",
     unit: "kg",
     comesUp: [0.85, 0.95],
@@ -338,6 +352,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Long chilli",
+    notModelled: ["chilling"],
     family: "nightshade",
     unit: "kg",
     comesUp: [0.75, 0.9],
@@ -350,6 +365,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Sweet pepper",
+    notModelled: ["chilling"],
     family: "nightshade",
     unit: "kg",
     comesUp: [0.8, 0.92],
@@ -362,6 +378,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Cucumber",
+    notModelled: ["chilling"],
     family: "gourd",
     unit: "pieces",
     comesUp: [0.88, 0.97],
@@ -375,6 +392,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Aubergine",
+    notModelled: ["chilling"],
     family: "nightshade",
     unit: "kg",
     comesUp: [0.8, 0.92],
@@ -386,6 +404,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Okra",
+    notModelled: ["chilling"],
     family: "mallow",
     unit: "kg",
     comesUp: [0.7, 0.88],
@@ -398,6 +417,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Strawberry",
+    notModelled: ["cold-to-flower", "day-length"],
     family: "rose",
     unit: "kg",
     comesUp: [0.6, 0.85],
@@ -417,6 +437,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(FRUIT, {
     name: "Bush bean",
+    notModelled: ["chilling"],
     family: "pea",
     unit: "kg",
     comesUp: [0.85, 0.95],
@@ -429,6 +450,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(ROOT, {
     name: "Radish",
+    notModelled: ["bolting"],
     family: "cabbage",
     unit: "bunches",
     comesUp: [0.88, 0.96],
@@ -439,6 +461,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(ROOT, {
     name: "Carrot",
+    notModelled: ["cold-to-flower"],
     family: "carrot",
     unit: "bunches",
     comesUp: [0.7, 0.88],
@@ -449,6 +472,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(ROOT, {
     name: "Beetroot",
+    notModelled: ["bolting"],
     family: "goosefoot",
     unit: "bunches",
     comesUp: [0.75, 0.9],
@@ -461,6 +485,7 @@ export const CROP_LIBRARY: readonly LibraryCrop[] = [
   }),
   made(LEAF, {
     name: "Viola flowers",
+    notModelled: ["day-length"],
     family: "violet",
     kind: "flower",
     unit: "punnets",

@@ -1,7 +1,7 @@
 import { weekdayOf, type Day } from "../../units/day";
 import { cellsToSow, type CellsToSow } from "../cellsToSow";
 import { sowDayFor } from "../sowDay";
-import { daysByMonthAt, type LibraryCrop, type LibraryStage } from "./crop";
+import { libraryLengths, type LibraryCrop, type LibraryStage } from "./crop";
 
 export interface LibrarySowing {
   readonly sowDay: Day;
@@ -32,10 +32,10 @@ export const USUAL_CONFIDENCE = 0.9;
  * @source sowDayFor; cellsToSow at 90 %
  */
 export function librarySowing(crop: Sown, wanted: Day, plants: number, latitudeDeg: number): LibrarySowing {
-  const { sowDay, boundaries, daysEarly } = sowDayFor(
-    wanted,
-    crop.stages.map(({ days }) => daysByMonthAt(days, latitudeDeg)),
-  );
+  const sow = sowDayFor(wanted, libraryLengths(crop, latitudeDeg));
+  // No crop of the library takes four years.
+  if ("kind" in sow) throw new RangeError("librarySowing: stages take more than four years");
+  const { sowDay, boundaries, daysEarly } = sow;
   const sowing = cellsToSow({
     targetPlants: plants,
     germination: crop.germination,

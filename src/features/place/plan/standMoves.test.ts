@@ -17,6 +17,7 @@ const house = newRow({}, HOUSE, 1, {
 const stand = (change: Partial<Stand> = {}): Stand => ({
   id: 1,
   groundM: 0,
+  ...{ matC: null, lampsUmolPerM2S: null, lampHours: null, domed: false },
   position: 1,
   name: "Bank",
   houseId: 1,

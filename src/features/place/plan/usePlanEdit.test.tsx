@@ -21,6 +21,7 @@ const stand = (id: number, xM: number): Stand => ({
   yM: 0,
   turned: false,
   groundM: 0,
+  ...{ matC: null, lampsUmolPerM2S: null, lampHours: null, domed: false },
   spec: bench,
 });
 const stands = [stand(1, 0), stand(2, 5)];

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import { CROP_LIBRARY } from "@/core/growth/library/crops";
-import { daysByMonthAt } from "@/core/growth/library/crop";
+import { libraryLengths } from "@/core/growth/library/crop";
 import { stageBoundaries } from "@/core/growth/stageDays";
 import { librarySowing } from "@/core/growth/library/sowing";
 import { isSownInTrays } from "@/core/growth/cropKind";
@@ -109,10 +109,7 @@ export function SowAnswer({ context }: { readonly context: AnswerContext }) {
 }
 
 function readyFromToday(crop: (typeof CROP_LIBRARY)[number], { today, latitudeDeg }: AnswerContext): Day {
-  return stageBoundaries(
-    today,
-    crop.stages.map(({ days }) => daysByMonthAt(days, latitudeDeg)),
-  ).at(-1)!;
+  return stageBoundaries(today, libraryLengths(crop, latitudeDeg)).at(-1)!;
 }
 
 const daysBand = ({ stages }: (typeof CROP_LIBRARY)[number]) => {

@@ -1,4 +1,6 @@
 import type { Metadata } from "next";
+import { clockedVarieties } from "@/core/garden/clocks";
+import { cellsPerTrayByArea } from "@/core/garden/trays";
 import { SowingSheet } from "@/features/growth/SowingSheet";
 import { season } from "@/server/garden/season";
 import { Station } from "@/ui/Station";
@@ -11,7 +13,8 @@ export default async function SowingPage() {
   return (
     <Station title="Sowing" facts="which day, how many cells, how many seeds" tabs={growthTabs("sowing")}>
       <SowingSheet
-        varieties={rows.varieties}
+        varieties={clockedVarieties(rows)}
+        cellsPerTray={cellsPerTrayByArea(rows)}
         growingAreas={rows.growingAreas}
         today={who.today}
         sowWeekdays={who.sowWeekdays}
