@@ -172,6 +172,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
       seeds_per_cell: entry.seedsPerCell,
       seeds_per_g: entry.seedsPerG,
       pattern: entry.pattern,
+      up_within_days: "upWithinDays" in entry ? entry.upWithinDays : null,
       ...profileOf(entry.library),
       ...("ecLow" in entry && {
         ...{ ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh },
@@ -196,6 +197,24 @@ async function loadPlaces(db: Db): Promise<Ids> {
       );
     return varietyId;
   });
+  for (const {
+    variety: of,
+    lotName,
+    onHandG,
+    receivedDaysAgo,
+    germination: tested,
+    bestBeforeDaysAgo,
+  } of growth.seedLots) {
+    const day = today(place.garden.timeZone);
+    await save("seed_lot", {
+      variety_id: variety.get(of),
+      name: lotName,
+      received_on: isoFromDay(day - receivedDaysAgo),
+      on_hand_g: onHandG,
+      germination: tested,
+      best_before: bestBeforeDaysAgo === null ? null : isoFromDay(day - bestBeforeDaysAgo),
+    });
+  }
   await takeAmounts(db, id);
   return { garden: id, person, growingArea, loop, variety };
 }

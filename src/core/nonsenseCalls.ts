@@ -700,6 +700,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
         ],
         store: null,
         shortages: [],
+        seedOrders: [],
         catchCans: [],
         settledKeys: new Set(),
         pickedByBatch: new Map(),
@@ -1160,6 +1161,13 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/examples/exampleTables#exampleChanges": GARDEN,
   "garden/nextStep#nextStep": GARDEN,
   "garden/trays#cellsPerTrayByArea": GARDEN,
+  ...Object.fromEntries(
+    ["germinationFigure", "lotInUse", "lotWarnings", "seedOnHandG"].map((name) => [`garden/seed#${name}`, GARDEN]),
+  ),
+  "garden/seedOrders#seedOfBatchG": GARDEN,
+  "garden/seedOrders#seedOrders": GARDEN,
+  "garden/learnedDays#learnedDays": GARDEN,
+  "garden/learnedDays#learnedStages": GARDEN,
   "garden/cropProfile#cropProfile": GARDEN,
   ...Object.fromEntries(
     [

@@ -31,6 +31,8 @@ export interface PlanVariety {
   /** Plants kept in a cell; one where it is not told. */
   readonly thinTo?: number | null;
   readonly pattern: HarvestPattern;
+  /** Days from sowing by which seedlings must be up; null: nobody is warned. */
+  readonly upWithinDays?: number | null;
 }
 
 /** A stage that really began: who moves plants writes the day and the count down. */
@@ -38,6 +40,12 @@ export interface StageBegun {
   readonly position: number;
   readonly day: Day;
   readonly plants: number;
+  /** Of the first stage: seeds that were looked at, how many were up, and when. */
+  readonly countedOf?: number | null;
+  readonly countedUp?: number | null;
+  readonly countedOn?: Day | null;
+  /** The day on which the plants were found to have completed the stage, whether or not they were moved then. */
+  readonly readyOn?: Day | null;
 }
 
 export interface PlanBatch {

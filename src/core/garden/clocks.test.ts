@@ -31,7 +31,7 @@ const stage = (growingAreaId: number, referenceDays: number, usesLight: boolean)
 });
 const lettuce = {
   ...{ id: 1, name: "Lettuce", clock: "warmth", airBaseC: 4, airOptimumC: 20, airCeilingC: 30, halfLightMol: 8 },
-  ...{ lightMolPerM2Day: 14, ecLow: 1, ecHigh: 1.6 },
+  ...{ lots: [], learns: true, lightMolPerM2Day: 14, ecLow: 1, ecHigh: 1.6 },
   stages: [stage(1, 4, false), stage(2, 24, true)],
 } as unknown as Variety;
 const garden = (more: Partial<Garden> = {}): Garden =>
@@ -45,6 +45,7 @@ const garden = (more: Partial<Garden> = {}): Garden =>
     houses: [house(1), house(2, { heatedToC: 8 })],
     stands: [stand(1, 1, 1, { matC: 22 }), stand(2, 1, 2)],
     varieties: [lettuce],
+    batches: [],
     ...more,
   }) as Garden;
 const readyAfter = (varieties: readonly Variety[], iso: string) => {

@@ -6,7 +6,9 @@ import { dailyLightMol } from "../place/climate/sun";
 import { standCounts } from "../place/standCounts";
 import { outsideYear } from "./climate";
 import type { Garden, House, Stage, Stand, Variety } from "./garden";
+import { learnedStages } from "./learnedDays";
 import { memo } from "./memo";
+import { germinationFigure } from "./seed";
 
 /** Why the days of a stage are not worked out from warmth and light, though they should be. */
 export type ClockFault =
@@ -16,7 +18,7 @@ export type ClockFault =
   | { readonly kind: "no-stand"; readonly growingAreaId: number }
   | { readonly kind: "no-lamp-strength"; readonly houseName: string };
 
-type Clocked = Pick<Garden, "climate" | "latitudeDeg" | "houses" | "stands" | "varieties">;
+type Clocked = Pick<Garden, "climate" | "latitudeDeg" | "houses" | "stands" | "varieties" | "batches">;
 
 /** µmol/m² s for an hour, in mol/m². */
 const MOL_PER_UMOL_HOUR = 0.0036;
@@ -124,16 +126,34 @@ export function clockFault(garden: Clocked, variety: Variety): ClockFault | null
 
 /**
  * The varieties of a garden with the clocks of their stages: by the calendar, by the table read at the start, or by warmth
- * and light where each stage is spent. Where something for warmth and light is missing, the whole variety goes by its
+ * and light where each stage is spent; with what their batches have taught. Where something for warmth and light is missing, the whole variety goes by its
  * table (`clockFault` tells why).
  */
 export function clockedVarieties(garden: Clocked): readonly Variety[] {
-  const { varieties, stands, houses, climate, latitudeDeg } = garden;
-  if (varieties.every(({ clock }) => clock === "calendar")) return varieties;
-  return memo("clocks", [varieties, stands, houses, climate, latitudeDeg], () => {
-    const outside = outsideYear(garden);
-    return varieties.map((variety) => clocked(garden, outside, variety));
+  const { varieties, batches, stands, houses, climate, latitudeDeg } = garden;
+  const byTheirClocks = varieties.every(({ clock }) => clock === "calendar")
+    ? varieties
+    : memo("clocks", [varieties, stands, houses, climate, latitudeDeg], () => {
+        const outside = outsideYear(garden);
+        return varieties.map((variety) => clocked(garden, outside, variety));
+      });
+  return memo("learned", [byTheirClocks, batches], () => withLearned(byTheirClocks, batches));
+}
+
+/** The same list where nothing was learned. */
+function withLearned(varieties: readonly Variety[], batches: Garden["batches"]): readonly Variety[] {
+  let hasLearned = false;
+  const learned = varieties.map((variety) => {
+    const { used } = germinationFigure(variety, batches);
+    const ratios = learnedStages(variety, batches);
+    if (used === variety.germination && !ratios) return variety;
+    hasLearned = true;
+    const stages = ratios
+      ? variety.stages.map((stage, at) => (ratios[at] === 1 ? stage : { ...stage, learnedRatio: ratios[at]! }))
+      : variety.stages;
+    return { ...variety, germination: used, stages };
   });
+  return hasLearned ? learned : varieties;
 }
 
 function clocked(garden: Clocked, outside: readonly OutsideDay[] | null, variety: Variety): Variety {

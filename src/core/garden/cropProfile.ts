@@ -10,6 +10,8 @@ import {
   type StallCause,
 } from "./clocks";
 import type { Garden, Variety } from "./garden";
+import { learnedDays, type LearnedStage } from "./learnedDays";
+import { germinationFigure, lotWarnings, type GerminationFigure, type LotWarning } from "./seed";
 import type { Stall } from "../growth/stageDays";
 
 /** Another crop that should not share a tank with one, and why. */
@@ -21,6 +23,12 @@ export interface BadNeighbour {
 /** A variety as its profile shows it. */
 export interface CropProfile {
   readonly variety: Variety;
+  /** As it is kept, without its clock and what was learned: what a form changes. */
+  readonly kept: Variety;
+  readonly seed: GerminationFigure;
+  readonly lotWarnings: readonly LotWarning[];
+  /** Of its stages, what their batches have taught. */
+  readonly learned: readonly LearnedStage[];
   /** Why it goes by its table though it should go by warmth and light. */
   readonly fault: ClockFault | null;
   readonly stall: (Stall & { readonly cause: StallCause | null }) | null;
@@ -37,8 +45,14 @@ export function cropProfile(garden: Garden, varietyId: number, today: Day): Crop
   const variety = all.find(({ id }) => id === varietyId);
   if (!variety) return null;
   const stall = stallOf(stageBoundaries(today, variety.stages), variety.stages);
+  const kept = garden.varieties.find(({ id }) => id === varietyId)!;
+  // Learning starts from the plain prediction, always.
+  const plain = { ...variety, stages: variety.stages.map((stage) => ({ ...stage, learnedRatio: 1 })) };
   return {
-    variety,
+    ...{ variety, kept },
+    seed: germinationFigure(kept, garden.batches),
+    lotWarnings: lotWarnings(kept.lots, today),
+    learned: learnedDays(plain, garden.batches),
     fault: clockFault(garden, variety),
     stall: stall && { ...stall, cause: stallCauseOf(garden, variety, stall) },
     elsewhere: inEachHouse(garden, variety),

@@ -5,9 +5,17 @@ import type { DoseSlip } from "../feed/slip";
 import { feedAmounts } from "../round/tankItems";
 import { plannedFigure } from "../round/log";
 import type { RoundItem, RoundTask } from "../round/types";
-import type { Loop } from "./garden";
+import type { Garden, Loop } from "./garden";
+import { lotInUse } from "./seed";
+import { seedOfBatchG } from "./seedOrders";
 
 type MixTask = Extract<RoundTask, { readonly kind: "mix" }>;
+
+export interface SeedlingCount {
+  readonly of: number;
+  readonly up: number;
+  readonly on: Day;
+}
 
 /** What doing an item changes besides the log. Kept with the log entry, so that undo undoes exactly this. */
 export type Effect =
@@ -30,6 +38,16 @@ export type Effect =
       readonly beforeDay: Day;
     }
   | { readonly kind: "salt"; readonly saltId: number; readonly changeG: number }
+  | { readonly kind: "seed"; readonly lotId: number; readonly changeG: number }
+  /** Seedlings counted on a batch, and what was counted before. */
+  | {
+      readonly kind: "germination";
+      readonly batchId: number;
+      readonly counted: SeedlingCount;
+      readonly before: SeedlingCount | null;
+    }
+  /** The day on which a stage was found complete; it was not told before. */
+  | { readonly kind: "ready"; readonly batchId: number; readonly position: number; readonly day: Day }
   | { readonly kind: "cleared"; readonly batchId: number; readonly day: Day }
   | {
       readonly kind: "store";
@@ -43,14 +61,23 @@ export type Effect =
 /**
  * What doing an item changes.
  * @param actual what was really done where it differs from the plan (cells, plants, litres)
+ * @param readyOn of what is moved or picked: the day on which it was found ready, where somebody looked
  */
-export function effectsOf({ task }: RoundItem, season: Worked, actual: number | null): Effect[] {
+export function effectsOf(
+  { task }: RoundItem,
+  season: Worked,
+  actual: number | null,
+  readyOn: Day | null = null,
+): Effect[] {
   const { today } = season.plan;
   switch (task.kind) {
     case "sow":
-      return [begun(task.batchId, 0, today, actual ?? task.cells)];
+      return [begun(task.batchId, 0, today, actual ?? task.cells), ...seedEffects(season, task, actual ?? task.cells)];
     case "move":
-      return [begun(task.batchId, task.stage, today, actual ?? task.plants)];
+      return [
+        ...readyEffects(season, task.batchId, task.stage - 1, readyOn),
+        begun(task.batchId, task.stage, today, actual ?? task.plants),
+      ];
     case "wash":
       return task.clears ? [{ kind: "cleared", batchId: task.batchId, day: today }] : [];
     case "mix":
@@ -59,6 +86,8 @@ export function effectsOf({ task }: RoundItem, season: Worked, actual: number | 
     case "change-solution":
       return topUpEffects(season, task.loopId, actual ?? task.litres);
     case "pick":
+      return readyEffects(season, task.batchId, lastStage(season, task.batchId), readyOn);
+    case "count-seedlings":
     case "flush":
     case "order":
     case "reading":
@@ -72,6 +101,30 @@ export function effectsOf({ task }: RoundItem, season: Worked, actual: number | 
 
 function begun(batchId: number, position: number, day: Day, plants: number): Effect {
   return { kind: "stage", batchId, position, day, plants: Math.round(plants) };
+}
+
+/** The seed that is sown leaves the lot in use. */
+function seedEffects({ garden }: Worked, task: Extract<RoundTask, { readonly kind: "sow" }>, cells: number): Effect[] {
+  const variety = varietyOf(garden, task.batchId);
+  const lot = variety && lotInUse(variety.lots);
+  if (!variety || !lot) return [];
+  return [{ kind: "seed", lotId: lot.id, changeG: -seedOfBatchG(variety, cells) }];
+}
+
+/** A stage is found ready once, from the day it began on. */
+function readyEffects({ garden, today }: Worked, batchId: number, position: number, day: Day | null): Effect[] {
+  const stay = garden.batches.find(({ id }) => id === batchId)?.begun.find((one) => one.position === position);
+  if (day === null || !stay || stay.readyOn != null || day < stay.day || day > today) return [];
+  return [{ kind: "ready", batchId, position, day }];
+}
+
+function varietyOf({ batches, varieties }: Garden, batchId: number) {
+  const varietyId = batches.find(({ id }) => id === batchId)?.varietyId;
+  return varieties.find(({ id }) => id === varietyId) ?? null;
+}
+
+function lastStage({ garden }: Worked, batchId: number): number {
+  return (varietyOf(garden, batchId)?.stages.length ?? 1) - 1;
 }
 
 /** What following a slip takes off the stocks or the shelf. */

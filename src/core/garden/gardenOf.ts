@@ -15,6 +15,7 @@ import type {
   RecipeSalt,
   SaltLot,
   SaltRow,
+  SeedLot,
   Source,
   Stage,
   Stand,
@@ -55,8 +56,8 @@ export function gardenOf(tables: Tables, site: Site): Garden {
     meters: list<MeterRow>("meter", "name"),
     stockTanks: list<StockTankRow>("stock_tank", "loopId", "letter"),
     harvestUnits,
-    varieties: memo("varieties", [of("variety"), of("variety_stage"), harvestUnits], () =>
-      varieties(of("variety"), of("variety_stage"), harvestUnits),
+    varieties: memo("varieties", [of("variety"), of("variety_stage"), of("seed_lot"), harvestUnits], () =>
+      varieties(of("variety"), of("variety_stage"), of("seed_lot"), harvestUnits),
     ),
     batches: memo("batches", [of("batch"), of("batch_stage")], () => batches(of("batch"), of("batch_stage"))),
     orders: memo("orders", [of("order_line"), customers], () => orders(of("order_line"), customers)),
@@ -115,7 +116,8 @@ function salts(table: Table, parts: Table): SaltRow[] {
   }));
 }
 
-function varieties(table: Table, parts: Table, units: readonly HarvestUnitRow[]): Variety[] {
+function varieties(table: Table, parts: Table, seed: Table, units: readonly HarvestUnitRow[]): Variety[] {
+  const lots = byWhole(seed, "varietyId");
   const stages = byWhole(parts, "varietyId");
   const rows = Object.values(table) as unknown as Variety[];
   return sorted(rows, ["name"]).map((variety) => ({
@@ -124,6 +126,7 @@ function varieties(table: Table, parts: Table, units: readonly HarvestUnitRow[])
     stages: sorted((stages.get(variety.id) ?? []) as unknown as (Stage & { readonly position: number })[], [
       "position",
     ]),
+    lots: sorted((lots.get(variety.id) ?? []) as unknown as SeedLot[], ["receivedOn", "id"]),
   }));
 }
 
@@ -133,7 +136,11 @@ function batches(table: Table, parts: Table): BatchRow[] {
   return sorted(rows, ["sowDay", "id"]).map((batch) => ({
     ...batch,
     begun: sorted((stages.get(batch.id) ?? []) as unknown as BatchRow["begun"][number][], ["position"]).map(
-      ({ position, day, plants }) => ({ position, day, plants }),
+      ({ position, day, plants, countedOf, countedUp, countedOn, readyOn }) => ({
+        ...{ position, day, plants },
+        ...(countedOf != null && { countedOf, countedUp, countedOn }),
+        ...(readyOn != null && { readyOn }),
+      }),
     ),
   }));
 }

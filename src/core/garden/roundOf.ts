@@ -6,6 +6,7 @@ import type { Picked } from "./facts";
 import { calibrationDue } from "./injectorSheet";
 import { changeDue } from "./changeDue";
 import { loopNeedLpd } from "./loopNeed";
+import { seedOrders } from "./seedOrders";
 import type { Worked } from "./worked";
 
 /** Today's walk of a garden. */
@@ -18,6 +19,7 @@ export function roundOf(worked: Worked): RoundItem[] {
     loops: roundLoops(worked),
     store: garden.stores[0] ?? null,
     shortages,
+    seedOrders: seedOrders(garden, today),
     catchCans: roundCatchCans(worked),
     settledKeys: facts.settledKeys,
     pickedByBatch: byBatch(facts.picked),

@@ -66,6 +66,15 @@ export type Logged =
       readonly line: number;
     } & CatchCanTest)
   | ({ readonly kind: "calibration"; readonly loop: string } & CalibrationRun)
+  /** Seedlings that were up, of so many seeds. */
+  | {
+      readonly kind: "germination";
+      readonly variety: string;
+      readonly growingArea: string;
+      readonly sownOn: Day;
+      readonly of: number;
+      readonly up: number;
+    }
   | { readonly kind: "note" | "count" | "loss"; readonly title: string; readonly place: string };
 
 /** Right figures for an entry; its first ones stay with it. */
@@ -85,6 +94,7 @@ const VALUE_KINDS: Readonly<Record<(Logged | Correction)["kind"], true>> = {
   store: true,
   "catch-cans": true,
   calibration: true,
+  germination: true,
   note: true,
   count: true,
   loss: true,
@@ -103,6 +113,7 @@ export const LOG_KINDS = [
   "mix",
   "top-up",
   "sow",
+  "germination",
   "move",
   "pick",
   "wash",
@@ -157,6 +168,7 @@ export function figuresOfEntry(entry: Logged): Readonly<Record<string, number>> 
     case "skip":
     case "dose":
     case "catch-cans":
+    case "germination":
     case "note":
     case "count":
     case "loss":
@@ -186,6 +198,7 @@ export function stopOfEntry(entry: Logged): Stop | null {
     case "store":
       return GATE;
     case "catch-cans":
+    case "germination":
     case "note":
     case "count":
     case "loss":

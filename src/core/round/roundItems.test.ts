@@ -103,6 +103,7 @@ function input(batches: readonly PlanBatch[], more: Partial<RoundInput> = {}): R
     loops: [],
     store: null,
     shortages: [],
+    seedOrders: [],
     catchCans: [],
     settledKeys: new Set(),
     pickedByBatch: new Map(),
@@ -352,4 +353,36 @@ test("emitters that the catch cans found are flushed where they are, until that 
     }),
   ]);
   expect(roundItems({ ...given, settledKeys: new Set(["flush:7"]) })).toEqual([]);
+});
+
+test("a sowing that must be up is counted shortly before, goes on being missed, and is over once it is counted or moved on", () => {
+  const due = (days: number, begun: readonly (readonly [number, number, number])[], count: object = {}) => {
+    const sown = batch(1, today - days, begun);
+    const counted = { ...sown, begun: sown.begun.map((stage) => ({ ...stage, ...count })) };
+    const given = input([counted]);
+    const plan = {
+      ...given.plan,
+      batches: given.plan.batches.map((one) => ({ ...one, variety: { ...one.variety, upWithinDays: 8 } })),
+    };
+    return roundItems({ ...given, plan }).filter(({ key }) => key.startsWith("count:"));
+  };
+  expect(due(5, [[0, today - 5, 30]])).toEqual([]);
+  expect(due(6, [[0, today - 6, 30]])).toMatchObject([{ task: { seeds: 60, upBy: today + 2 }, ageDays: 0 }]);
+  expect(due(9, [[0, today - 9, 30]])).toMatchObject([{ ageDays: 1, due: today - 1 }]);
+  expect(due(9, [[0, today - 9, 30]], { countedOf: 60, countedUp: 50, countedOn: today })).toEqual([]);
+  expect(
+    due(12, [
+      [0, today - 12, 30],
+      [1, today - 1, 28],
+    ]),
+  ).toEqual([]);
+});
+
+test("seed that runs short stands at the gate from a week before the last day to order it", () => {
+  const order = { varietyId: 1, variety: "Lettuce", gramsToBuy: 3, shortOn: today + 20, orderBy: today + 7 };
+  const found = (orderBy: number) =>
+    roundItems(input([], { seedOrders: [{ ...order, orderBy }] })).filter(({ key }) => key === "order-seed:1");
+  expect(found(today + 8)).toEqual([]);
+  expect(found(today + 7)).toMatchObject([{ task: { kind: "order", salt: "Lettuce seed", grams: 3 } }]);
+  expect(found(today - 2)).toMatchObject([{ ageDays: 2 }]);
 });

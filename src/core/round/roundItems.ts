@@ -54,6 +54,7 @@ export function roundItems(given: RoundInput): RoundItem[] {
   const items = [
     ...storeItems(input),
     ...orderItems(input),
+    ...seedItems(input),
     ...input.loops.flatMap((loop) => tankItems(loop, input.today)),
     ...input.growingAreas.flatMap((growingArea) => growingAreaItems(growingArea, input)),
     ...input.catchCans.flatMap((one) => flushItems(one, input.today)),
@@ -98,6 +99,20 @@ function orderItems({ shortages, today }: RoundInput): RoundItem[] {
   });
 }
 
+/** Seed that is missing for what is planned, from a week before the last day to order it. */
+function seedItems({ seedOrders, today }: RoundInput): RoundItem[] {
+  return seedOrders
+    .filter(({ orderBy }) => orderBy - today <= ORDER_AHEAD_DAYS)
+    .map(({ varietyId, variety, gramsToBuy, shortOn, orderBy }) => ({
+      ...BARE,
+      key: `order-seed:${varietyId}`,
+      stop: GATE,
+      task: { kind: "order", saltId: null, salt: `${variety} seed`, grams: gramsToBuy, emptyFrom: shortOn, orderBy },
+      due: Math.min(today, orderBy),
+      ageDays: Math.max(0, today - orderBy),
+    }));
+}
+
 function flushItems(
   { entryId, day, stand, line, houseName, houseOrder, test }: RoundCatchCans,
   today: Day,
@@ -133,6 +148,7 @@ function whereOf(growingArea: RoundGrowingArea, placed: PlacedStay): Where {
 function growingAreaItems(growingArea: RoundGrowingArea, input: IndexedInput): RoundItem[] {
   return growingArea.placed.flatMap((placed) => [
     ...beginItems(growingArea, placed, input),
+    ...countItems(growingArea, placed, input),
     ...washItems(growingArea, placed, input),
   ]);
 }
@@ -185,6 +201,40 @@ function beginItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
         where,
         plants: stay.plants,
       },
+    },
+  ];
+}
+
+/** Seedlings are looked for this long before they must be up. */
+const COUNT_AHEAD_DAYS = 2;
+
+/** A sowing that must be up by a day: counted shortly before, and missed until somebody did. Trays sown broadcast are not. */
+function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
+  const { stay } = placed;
+  const batch = input.batchById.get(stay.batchId);
+  const within = batch?.variety.upWithinDays ?? null;
+  if (!batch || within === null || stay.stage !== 0 || !stay.begun || isSownInTrays(batch.variety.kind)) return [];
+  const begun = batch.batch.begun.find(({ position }) => position === 0)!;
+  const upBy = begun.day + within;
+  const isOver = batch.batch.clearedDay !== null || batch.stays[1]?.begun === true;
+  if (isOver || begun.countedOf != null || input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)) return [];
+  const due = Math.min(input.today, upBy);
+  return [
+    {
+      ...BARE,
+      key: `count:${stay.batchId}`,
+      stop: growingAreaStop(growingArea),
+      task: {
+        kind: "count-seedlings",
+        batchId: stay.batchId,
+        variety: batch.variety.name,
+        where: whereOf(growingArea, placed),
+        sownOn: begun.day,
+        seeds: stay.plants * batch.variety.seedsPerCell,
+        upBy,
+      },
+      due,
+      ageDays: input.today - due,
     },
   ];
 }

@@ -85,6 +85,16 @@ export type RoundTask =
       readonly targetPlants: number;
       readonly readyDay: Day;
     }
+  /** Whether what was sown is up. */
+  | {
+      readonly kind: "count-seedlings";
+      readonly batchId: number;
+      readonly variety: string;
+      readonly where: Where;
+      readonly sownOn: Day;
+      readonly seeds: number;
+      readonly upBy: Day;
+    }
   | {
       readonly kind: "move";
       readonly batchId: number;
@@ -219,6 +229,14 @@ export interface RoundCatchCans {
   readonly test: CatchCanTest;
 }
 
+export interface RoundSeedOrder {
+  readonly varietyId: number;
+  readonly variety: string;
+  readonly gramsToBuy: number;
+  readonly shortOn: Day;
+  readonly orderBy: Day;
+}
+
 export interface RoundInput {
   readonly catchCans: readonly RoundCatchCans[];
   readonly today: Day;
@@ -227,6 +245,8 @@ export interface RoundInput {
   readonly loops: readonly RoundLoop[];
   readonly store: { readonly id: number; readonly name: string; readonly readOn: Day } | null;
   readonly shortages: readonly Shortage[];
+  /** Seed that planned sowings will miss. */
+  readonly seedOrders: readonly RoundSeedOrder[];
   /** Keys of what was done or skipped today, and of picks and washes done before. */
   readonly settledKeys: ReadonlySet<string>;
   /** Units that were really picked of each batch. */

@@ -93,6 +93,8 @@ export function titleOf({ table, before, after }: Changed, names: HistoryNames):
       return `Stock ${String(row.letter)} of the ${named(names.loop, row.loop_id)}`;
     case "salt_lot":
       return `Lot ${String(row.name)} of ${named(names.salt, row.salt_id)}`;
+    case "seed_lot":
+      return `Seed lot ${String(row.name)} of ${named(names.variety, row.variety_id)}`;
     case "recipe_salt":
       return `${named(names.salt, row.salt_id)} in ${named(names.recipe, row.recipe_id)}`;
     case "variety_stage":

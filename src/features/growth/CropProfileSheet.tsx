@@ -5,7 +5,7 @@ import { STAND_MODELS } from "@/core/place/kinds";
 import type { HarvestUnit } from "@/core/growth/harvestUnit";
 import type { Day } from "@/core/units/day";
 import type { Dimension } from "@/core/units/dimensions";
-import { counted, formatNumber, quantityText } from "@/core/units/format";
+import { formatNumber, quantityText } from "@/core/units/format";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
 import { Button } from "@/ui/Button";
@@ -13,6 +13,9 @@ import { Drawer } from "@/ui/Drawer";
 import { later } from "@/ui/later";
 import { useUnits } from "@/ui/units";
 import { CLOCK_COST, CLOCK_HOW, CLOCK_NAME, clockFaultWords, LEFT_OUT, stallWords } from "./clockWords";
+import { Facts } from "./Facts";
+import { Learned } from "./Learned";
+import { SeedCard } from "./SeedCard";
 import { SowingYear } from "./SowingYear";
 
 const VarietyForm = later(() => import("./VarietyForm").then((part) => part.VarietyForm));
@@ -26,6 +29,10 @@ interface CropProfileSheetProps extends CropProfile {
 /** One crop: its year, how its days go by, what suits it and what it must not share water with. */
 export function CropProfileSheet({
   variety,
+  kept,
+  seed,
+  lotWarnings,
+  learned,
   fault,
   stall,
   elsewhere,
@@ -58,6 +65,7 @@ export function CropProfileSheet({
         )}
         <p>{CLOCK_HOW[variety.clock]}</p>
         <p className="text-soft">{CLOCK_COST[variety.clock]}</p>
+        <Learned variety={kept} learned={learned} areaName={areaName} />
         {variety.notModelled.length > 0 && (
           <ul className="mt-2 space-y-1 border-l-4 border-feed pl-3">
             {variety.notModelled.map((one) => (
@@ -82,7 +90,7 @@ export function CropProfileSheet({
             </ul>
           )}
         </section>
-        <Seed variety={variety} />
+        <SeedCard variety={kept} seed={seed} warnings={lotWarnings} today={today} />
         <Only right="plan">
           <Button look="strong" onClick={() => setEditing(variety.id)}>
             Change its profile
@@ -92,10 +100,11 @@ export function CropProfileSheet({
       <Drawer open={editing !== null} onClose={() => setEditing(null)} title="Change the variety">
         {editing !== null && (
           <VarietyForm
-            variety={variety}
+            variety={kept}
             growingAreas={growingAreas}
             units={units}
             usualAreaId={null}
+            today={today}
             onDone={() => setEditing(null)}
           />
         )}
@@ -134,41 +143,5 @@ function Suits({ variety }: { readonly variety: Variety }) {
       <h2 className="text-2xl">What suits it</h2>
       <Facts rows={rows} />
     </section>
-  );
-}
-
-function Seed({ variety }: { readonly variety: Variety }) {
-  const units = useUnits();
-  const { thinTo, seedsPerCell, soakH, depthM } = variety;
-  const rows: (readonly [string, string | null])[] = [
-    ["come up", `${Math.round(variety.germination * 100)} in 100`],
-    [
-      "in a cell",
-      `${counted(seedsPerCell, variety.pelleted ? "pelleted seed" : "seed")}${thinTo !== null && thinTo < seedsPerCell ? `, thin to ${thinTo}` : ""}`,
-    ],
-    ["in a gram", formatNumber(variety.seedsPerG, 1)],
-    ["deep", depthM === null ? null : quantityText(depthM, "smallLength", units)],
-    ["comes up in", variety.germinatesIn === "either" ? "light or dark" : variety.germinatesIn],
-    ["soak first", soakH === 0 ? null : counted(soakH, "hour")],
-    ["up within", variety.upWithinDays === null ? null : counted(variety.upWithinDays, "day")],
-  ];
-  return (
-    <section aria-label="Its seed">
-      <h2 className="text-2xl">Its seed</h2>
-      <Facts rows={rows} />
-    </section>
-  );
-}
-
-function Facts({ rows }: { readonly rows: readonly (readonly [name: string, value: string | null])[] }) {
-  return (
-    <dl className="grid grid-cols-[auto_1fr] gap-x-4">
-      {rows.map(([name, value]) => (
-        <div key={name} className="contents">
-          <dt className="border-t border-rule py-0.5 text-soft">{name}</dt>
-          <dd className="border-t border-rule py-0.5 text-right font-bold">{value ?? "not told"}</dd>
-        </div>
-      ))}
-    </dl>
   );
 }

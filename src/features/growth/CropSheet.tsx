@@ -23,6 +23,8 @@ const VarietyForm = later(() => import("./VarietyForm").then((part) => part.Vari
 
 export interface CropSheetProps {
   readonly varieties: readonly Variety[];
+  /** As they are kept, without their clocks and what was learned: what a form changes. */
+  readonly kept: readonly Variety[];
   /** Batches of each variety in the ground. */
   readonly growing: readonly number[];
   readonly growingAreas: readonly GrowingAreaRow[];
@@ -31,7 +33,7 @@ export interface CropSheetProps {
 }
 
 /** Every variety with its stages through the year, and when it would be ready if it were sown today. */
-export function CropSheet({ varieties, growing, growingAreas, units, today }: CropSheetProps) {
+export function CropSheet({ varieties, kept, growing, growingAreas, units, today }: CropSheetProps) {
   const [editing, setEditing] = useOpened<number | "new" | "library">("growth");
   return (
     <>
@@ -110,7 +112,8 @@ export function CropSheet({ varieties, growing, growingAreas, units, today }: Cr
         {editing === "library" && <CropLibrary there={varieties.map(({ name }) => name)} />}
         {editing !== null && editing !== "library" && (
           <VarietyForm
-            variety={varieties.find(({ id }) => id === editing) ?? null}
+            variety={kept.find(({ id }) => id === editing) ?? null}
+            today={today}
             growingAreas={growingAreas}
             units={units}
             usualAreaId={usualArea(varieties)}

@@ -4,7 +4,8 @@ import { sowDayFor } from "@/core/growth/sowDay";
 import { stageBoundaries, stallOf } from "@/core/growth/stageDays";
 import { cellsToSow, keptInCell } from "@/core/growth/cellsToSow";
 import { cellsForVaryingLots } from "@/core/growth/varyingLots";
-import { seedNeed } from "@/core/growth/seedNeed";
+import { seedOnHandG } from "@/core/garden/seed";
+import { seedNeed, seedToOrder } from "@/core/growth/seedNeed";
 import { dayInWords, type Day } from "@/core/units/day";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
 import type { GrowingAreaRow, Variety } from "@/core/garden/garden";
@@ -110,6 +111,7 @@ export function SowingAnswer({
             </span>
           )}
         </p>
+        {variety.lots.length > 0 && <OnShelf variety={variety} grams={need.grams} sowDay={boundaries[0]!} />}
         <p>
           <span className="block text-soft">ready on</span>
           <span className="sign text-5xl">
@@ -153,6 +155,32 @@ export function SowingAnswer({
         </tbody>
       </table>
     </section>
+  );
+}
+
+/** What of the seed is on the shelf, and what has to be ordered by when. */
+function OnShelf({
+  variety,
+  grams,
+  sowDay,
+}: {
+  readonly variety: Variety;
+  readonly grams: number;
+  readonly sowDay: Day;
+}) {
+  const units = useUnits();
+  const onHandG = seedOnHandG(variety.lots);
+  const { gramsToBuy, orderBy } = seedToOrder(grams, onHandG, sowDay, variety.seedLeadDays);
+  return (
+    <p>
+      <span className="block text-soft">on the shelf</span>
+      <span className="sign text-3xl">{quantityText(onHandG, "mass", units)}</span>
+      {orderBy !== null && (
+        <span className="block font-bold text-alarm">
+          buy {quantityText(gramsToBuy, "mass", units)}, order by {dayInWords(orderBy)}
+        </span>
+      )}
+    </p>
   );
 }
 

@@ -4,7 +4,7 @@ import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import { removeVariety, saveVariety } from "@/server/growth/actions";
 import { NUTRIENTS } from "@/core/feed/nutrients";
 import { fieldOf } from "@/core/garden/entities/field";
-import { TRAY, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
+import { SEED_LOT, TRAY, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
 import { OptionalUnion } from "@/features/frame/form/OptionalUnion";
 import { UnionExamples } from "@/features/frame/form/UnionExamples";
 import { PATTERN_EXAMPLES } from "./patternExamples";
@@ -13,6 +13,7 @@ import { formValues } from "@/features/frame/form/formValues";
 import { formFields } from "@/features/frame/form/entityFields";
 import type { HarvestUnit } from "@/core/growth/harvestUnit";
 import type { Variety } from "@/core/garden/garden";
+import type { Day } from "@/core/units/day";
 import { formatNumber, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { varietySchema } from "@/server/growth/schema";
@@ -25,6 +26,7 @@ import type { FieldSpec } from "@/features/frame/form/fields";
 import { RemoveButton } from "@/features/frame/RemoveButton";
 import { DaysToReady } from "./DaysToReady";
 import { NewUnit } from "./NewUnit";
+import { SeedLots } from "./SeedLots";
 
 const SEED = "More about its seed";
 const CLIMATE = "What it wants: strength, warmth, light, place";
@@ -41,7 +43,7 @@ const FOLDS: Readonly<Record<string, string>> = Object.fromEntries([
     CLIMATE,
   ]),
   ...["airBaseC", "airOptimumC", "airCeilingC", "lightMolPerM2Day"].map((name) => [name, CLIMATE]),
-  ["upWithinDays", SEED],
+  ...["upWithinDays", "seedLeadDays"].map((name) => [name, SEED]),
   ...["clock", "halfLightMol", "learns", "notModelled"].map((name) => [name, CLOCK]),
 ]);
 
@@ -95,6 +97,7 @@ export function VarietyForm({
   growingAreas,
   units,
   usualAreaId,
+  today,
   onDone,
 }: {
   variety: Variety | null;
@@ -102,6 +105,7 @@ export function VarietyForm({
   /** Where most varieties grow. */
   usualAreaId: number | null;
   units: readonly HarvestUnit[];
+  today: Day;
   onDone: () => void;
 }) {
   const example = {
@@ -114,6 +118,7 @@ export function VarietyForm({
     seedsPerCell: 1,
     seedsPerG: 500,
     pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 4 },
+    lots: [],
     stages: [
       {
         ...STAGE_EXAMPLE,
@@ -133,7 +138,7 @@ export function VarietyForm({
       form="variety"
       schema={varietySchema}
       fields={fields}
-      defaults={formValues(VARIETY, variety ?? example, { stages: VARIETY_STAGE })}
+      defaults={formValues(VARIETY, variety ?? example, { stages: VARIETY_STAGE, lots: SEED_LOT })}
       own={{
         "pattern.keepsDays": (keeps) => (
           <>
@@ -151,6 +156,7 @@ export function VarietyForm({
       <UnionExamples name="pattern" examples={PATTERN_EXAMPLES} />
       <OptionalUnion field={TRAY} has="Sown in trays by weight (kept; no sum uses it yet)" examples={TRAY_EXAMPLES} />
       <Stages growingAreas={growingAreas} />
+      <SeedLots today={today} />
     </EntityForm>
   );
 }

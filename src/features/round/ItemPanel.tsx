@@ -13,10 +13,12 @@ import { PrintButton } from "@/ui/PrintButton";
 import { QuantityInput, quantityProblem, type QuantityValue } from "@/ui/QuantityInput";
 import { SlipSteps } from "@/ui/SlipSteps";
 import { Quantity, useUnits } from "@/ui/units";
+import type { Day } from "@/core/units/day";
 import { quantityText } from "@/core/units/format";
 import { inHand, schoolWords } from "@/features/feed/words";
 import { useCommand } from "@/features/frame/useCommand";
 import { ReadingForm } from "./ReadingForm";
+import { SeedlingsForm } from "./SeedlingsForm";
 import { StoreForm } from "./StoreForm";
 import { whoMay } from "@/core/people/rights";
 import { useDraft } from "@/features/frame/drafts";
@@ -25,6 +27,7 @@ import type { UnitPreferences } from "@/core/units/dimensions";
 import { useMay } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
 import { Clear } from "./Clear";
+import { FoundReady } from "./FoundReady";
 import { chosenLots, LotChoice } from "./LotChoice";
 import { taskDetail, taskFigure, taskTitle } from "./words";
 import { PanelFrame } from "./PanelFrame";
@@ -64,6 +67,8 @@ export function ItemPanel({
         <ReadingForm tank={tank} />
       ) : task.kind === "bring-back" && tank?.slip ? (
         <Slip entryId={task.entryId} tank={tank} />
+      ) : task.kind === "count-seedlings" && maySettle ? (
+        <SeedlingsForm task={task} />
       ) : task.kind === "store" && store && maySettle ? (
         <StoreForm store={store} />
       ) : (
@@ -134,6 +139,8 @@ interface Settling {
   readonly differs: boolean;
   readonly actual: QuantityValue;
   readonly note: string;
+  /** Of what is moved or picked: the day it was found ready, where somebody looked. */
+  readonly readyOn?: Day | null;
   /** The bag that each salt came from, by its id, where it was chosen. */
   readonly lots?: Readonly<Record<number, string>>;
 }
@@ -143,7 +150,7 @@ function Settle({ item }: { item: RoundItem }) {
   const units = useUnits();
   const title = taskTitle(item.task);
   const figure = taskFigure(item.task);
-  const [{ differs, actual, note, lots = {} }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
+  const [{ differs, actual, note, readyOn = null, lots = {} }, set, forget] = useDraft<Settling>(`settle:${item.key}`, {
     differs: false,
     actual: figure?.value ?? null,
     note: "",
@@ -154,7 +161,13 @@ function Settle({ item }: { item: RoundItem }) {
     undo: (entryId) => undoEntry({ entryId }),
   });
   const settle = async (value: number | null) => {
-    const result = await run({ key: item.key, actual: value, note, ...chosenLots(lots) });
+    const result = await run({
+      key: item.key,
+      actual: value,
+      note,
+      ...chosenLots(lots),
+      ...(readyOn !== null && { readyOn }),
+    });
     if (!result.ok) return;
     forget();
     router.push("/round", { scroll: false });
@@ -167,6 +180,9 @@ function Settle({ item }: { item: RoundItem }) {
         lots={lots}
         onLot={(saltId, lot) => change({ lots: { ...lots, [saltId]: lot } })}
       />
+      {(item.task.kind === "move" || item.task.kind === "pick") && (
+        <FoundReady readyOn={readyOn} onReady={(day) => change({ readyOn: day })} />
+      )}
       {differs ? (
         <form
           className="space-y-3"

@@ -10,7 +10,12 @@ export function rightOf(kind: RoundKind): Right {
 /** Items that are settled by what is entered, not by a tick. */
 export function asksFirst({ task: { kind } }: RoundItem): boolean {
   return (
-    kind === "reading" || kind === "read-again" || kind === "store" || kind === "bring-back" || kind === "calibrate"
+    kind === "reading" ||
+    kind === "read-again" ||
+    kind === "store" ||
+    kind === "bring-back" ||
+    kind === "calibrate" ||
+    kind === "count-seedlings"
   );
 }
 

@@ -56,6 +56,12 @@ export function roundRefusalWords(refusal: RoundRefusal, units: UnitPreferences)
       return "This tank is no longer there.";
     case "stand-gone":
       return "This stand is no longer there.";
+    case "batch-gone":
+      return "This sowing is no longer there, or was not sown yet.";
+    case "over-sown":
+      return `Counted of ${formatNumber(refusal.of)} seeds; ${formatNumber(refusal.seeds)} were sown.`;
+    case "over-counted":
+      return `${formatNumber(refusal.up)} of ${formatNumber(refusal.of)} cannot be up. Were the two figures swapped, or is it percent?`;
     case "asks-calibration":
       return farOffWords(refusal.strength);
     case "over-tank":
@@ -95,6 +101,8 @@ export function taskTitle(task: RoundTask | WrittenTask): string {
       return `${task.loop} stock ${task.letter}: mix fresh stock`;
     case "sow":
       return `Sow ${task.variety}, ${whereWords(task.where)}`;
+    case "count-seedlings":
+      return `Count what is up: ${task.variety} of ${dayInWords(task.sownOn)}, ${whereWords(task.where)}`;
     case "move":
       return `Move ${task.variety} of ${dayInWords(task.sownOn)} to ${whereWords(task.where)}`;
     case "wash":
@@ -131,6 +139,8 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
       return `${task.daysLeft} ${task.daysLeft === 1 ? "day" : "days"} left${task.leftL ? `: this comes onto the ${quantityText(task.leftL, "volume", units)} that are in it` : ""}; 70 % of it warm water first, salts in this order, make up to the mark`;
     case "sow":
       return `${counted(task.cells * task.seedsPerCell, "seed")}, ${task.seedsPerCell} a ${task.inTrays ? "tray" : "cell"}; ${counted(task.targetPlants, "plant")} wanted by ${dayInWords(task.readyDay)}`;
+    case "count-seedlings":
+      return `${counted(task.seeds, "seed")} sown; must be up by ${dayInWords(task.upBy, "weekday")}`;
     case "move":
       return `from ${task.from ? whereWords(task.from) : "where they are"}`;
     case "wash": {
@@ -194,6 +204,7 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "read-again":
     case "bring-back":
     case "calibrate":
+    case "count-seedlings":
       return null;
   }
 }
@@ -230,6 +241,8 @@ export function entryTitle(entry: Logged): string {
       return `Read the level of ${entry.store}`;
     case "calibration":
       return `${entry.loop} injector: calibrated`;
+    case "germination":
+      return `${entry.variety} of ${dayInWords(entry.sownOn)}: ${formatNumber(entry.up)} of ${counted(entry.of, "seed")} up`;
     case "catch-cans":
       return `Catch cans under line ${entry.line}: ${counted(entry.volumesMl.length, "can")}`;
     default:
@@ -253,6 +266,8 @@ export function entryPlace(entry: Logged): string {
       return entry.loop;
     case "catch-cans":
       return entry.stand;
+    case "germination":
+      return entry.growingArea;
     default:
       return entry.place;
   }

@@ -27,6 +27,7 @@ import {
   correctionSchema,
   noteSchema,
   readingSchema,
+  seedlingsSchema,
   skipSchema,
   storeReadingSchema,
   tickSchema,
@@ -49,7 +50,7 @@ export const tickItem = command("log", tickSchema, async (db, input, who) => {
     ...subjectOf(item.task),
     note: input.note,
   });
-  await carryOut(db, who, entryId, effectsOf(item, season, input.actual));
+  await carryOut(db, who, entryId, effectsOf(item, season, input.actual, input.readyOn ?? null));
   return entryId;
 });
 
@@ -61,6 +62,7 @@ function tickedEntry(item: RoundItem, input: TickInput): { readonly kind: LogKin
     case "read-again":
     case "store":
     case "calibrate":
+    case "count-seedlings":
       throw new RefusedError({ room: "round", kind: "enter-figures" });
     case "bring-back":
       throw new RefusedError({ room: "round", kind: "follow-slip" });
@@ -256,6 +258,37 @@ export const enterCalibration = command("dose", calibrationSchema, async (db, { 
     loopId,
     note: "",
   });
+});
+
+/** Enters how many seedlings of a batch are up. Later sowings of the variety are worked out with it. */
+export const countSeedlings = command("log", seedlingsSchema, async (db, { batchId, of, up }, who) => {
+  const season = await seasonFor(db, who);
+  const worked = season.plan.batches.find(({ batch }) => batch.id === batchId);
+  const first = worked?.batch.begun.find(({ position }) => position === 0);
+  if (!worked || !first) throw new RefusedError({ room: "round", kind: "batch-gone" });
+  const seeds = first.plants * worked.variety.seedsPerCell;
+  if (of > seeds) throw new RefusedError({ room: "round", kind: "over-sown", of, seeds }, "of");
+  if (up > of) throw new RefusedError({ room: "round", kind: "over-counted", up, of }, "up");
+  const { items } = await roundOf(db, season);
+  const asked = items.find(({ task }) => task.kind === "count-seedlings" && task.batchId === batchId);
+  const area = season.garden.growingAreas.find(({ id }) => id === worked.stays[0]!.growingAreaId);
+  const entryId = await writeEntry(db, who, {
+    kind: "germination",
+    what: {
+      ...{ kind: "germination", variety: worked.variety.name, growingArea: area?.name ?? "", sownOn: first.day },
+      ...{ of, up },
+    },
+    itemKey: asked?.key ?? null,
+    batchId,
+    note: "",
+  });
+  const before =
+    first.countedOf == null
+      ? null
+      : { of: first.countedOf, up: first.countedUp ?? 0, on: first.countedOn ?? first.day };
+  const counted = { of, up, on: who.today };
+  await carryOut(db, who, entryId, [{ kind: "germination", batchId, counted, before }]);
+  return entryId;
 });
 
 export const addNote = command("log", noteSchema, (db, { title, place, day, note }, who) =>

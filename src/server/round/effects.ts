@@ -1,4 +1,4 @@
-import type { Effect } from "@/core/garden/effects";
+import type { Effect, SeedlingCount } from "@/core/garden/effects";
 import { isoFromDay, type Day } from "@/core/units/day";
 import { type Db, maybeOne, run } from "../db/pool";
 
@@ -19,6 +19,14 @@ export async function apply(db: Db, gardenId: number, logId: number, effect: Eff
       return effect;
     case "salt":
       return { ...effect, changeG: await changeSalt(db, gardenId, effect) };
+    case "seed":
+      return { ...effect, changeG: await changeSeed(db, gardenId, effect) };
+    case "germination":
+      await setCount(db, gardenId, effect.batchId, effect.counted);
+      return effect;
+    case "ready":
+      await setReady(db, gardenId, effect, effect.day);
+      return effect;
     case "cleared":
       await run(db, `update batch set cleared_day = $3::date where garden_id = $1 and id = $2`, [
         gardenId,
@@ -50,6 +58,15 @@ export async function revert(db: Db, gardenId: number, effect: Effect): Promise<
       return;
     case "salt":
       await changeSalt(db, gardenId, { ...effect, changeG: -effect.changeG });
+      return;
+    case "seed":
+      await changeSeed(db, gardenId, { ...effect, changeG: -effect.changeG });
+      return;
+    case "germination":
+      await setCount(db, gardenId, effect.batchId, effect.before);
+      return;
+    case "ready":
+      await setReady(db, gardenId, effect, null);
       return;
     case "cleared":
       await run(db, `update batch set cleared_day = null where garden_id = $1 and id = $2`, [gardenId, effect.batchId]);
@@ -84,6 +101,40 @@ async function changeSalt(db: Db, gardenId: number, effect: { saltId: number; ch
     [gardenId, effect.saltId, effect.changeG],
   );
   return changed?.change ?? 0;
+}
+
+async function changeSeed(db: Db, gardenId: number, effect: { lotId: number; changeG: number }): Promise<number> {
+  const changed = await maybeOne<{ change: number }>(
+    db,
+    `update seed_lot new set on_hand_g = greatest(0, new.on_hand_g + $3)
+       from seed_lot old where new.garden_id = $1 and new.id = $2 and old.id = new.id
+      returning new.on_hand_g - old.on_hand_g as change`,
+    [gardenId, effect.lotId, effect.changeG],
+  );
+  return changed?.change ?? 0;
+}
+
+async function setCount(db: Db, gardenId: number, batchId: number, count: SeedlingCount | null): Promise<void> {
+  await run(
+    db,
+    `update batch_stage set counted_of = $3, counted_up = $4, counted_on = $5::date
+      where garden_id = $1 and batch_id = $2 and position = 0`,
+    [gardenId, batchId, count?.of ?? null, count?.up ?? null, count && isoFromDay(count.on)],
+  );
+}
+
+async function setReady(
+  db: Db,
+  gardenId: number,
+  { batchId, position }: { readonly batchId: number; readonly position: number },
+  day: Day | null,
+): Promise<void> {
+  await run(db, `update batch_stage set ready_on = $4::date where garden_id = $1 and batch_id = $2 and position = $3`, [
+    gardenId,
+    batchId,
+    position,
+    day === null ? null : isoFromDay(day),
+  ]);
 }
 
 async function setStore(db: Db, gardenId: number, storeId: number, storedL: number, day: Day): Promise<void> {

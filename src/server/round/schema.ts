@@ -1,4 +1,5 @@
 import Joi from "joi";
+import type { Day } from "@/core/units/day";
 import type { CatchCanTest } from "@/core/water/catchCans";
 import { METER_PLACES, type CalibrationRun } from "@/core/feed/calibration";
 import { TANK_FIGURES, type TankFigures } from "@/core/feed/tankFigures";
@@ -14,6 +15,8 @@ export interface TickInput {
   readonly thrownAway?: number;
   /** Of a stock that was mixed: the bag that each salt came from, where it was another than the one in use. */
   readonly lots?: readonly { readonly saltId: number; readonly lot: string }[];
+  /** Of what is moved or picked: the day on which it was found ready; left out where nobody looked. */
+  readonly readyOn?: Day;
   readonly note: string;
 }
 
@@ -27,7 +30,19 @@ export const tickSchema = Joi.object<TickInput>({
     .max(40)
     .optional()
     .label("Lots"),
+  readyOn: day("Found ready on").optional(),
   note: note("Note"),
+});
+
+export interface SeedlingsInput {
+  readonly batchId: number;
+  readonly of: number;
+  readonly up: number;
+}
+export const seedlingsSchema = Joi.object<SeedlingsInput>({
+  batchId: rowId("Batch"),
+  of: whole("Of seeds", 1, 1_000_000),
+  up: whole("Seedlings up", 0, 1_000_000),
 });
 
 export interface SkipInput {

@@ -1,5 +1,5 @@
 import { BATCH, CUSTOMER, ORDER } from "../../../src/core/garden/entities/batches";
-import { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "../../../src/core/garden/entities/growth";
+import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE } from "../../../src/core/garden/entities/growth";
 import { formOf, idOf, made, type Samples, type Rows } from "./lib";
 
 const ASKED = { ...BATCH, fields: BATCH.fields.filter(({ name }) => name !== "clearedDay") };
@@ -14,7 +14,10 @@ const batch = async (rows: Rows) => ({
 
 export const GROWTH_SAMPLES: Samples = {
   "growth/actions": {
-    saveVariety: { least: "grower", input: (rows) => formOf(rows, VARIETY, "true", { stages: VARIETY_STAGE }) },
+    saveVariety: {
+      least: "grower",
+      input: (rows) => formOf(rows, VARIETY, "true", { stages: VARIETY_STAGE, lots: SEED_LOT }),
+    },
     saveHarvestUnit: {
       least: "grower",
       input: async (rows) => ({ ...(await formOf(rows, HARVEST_UNIT)), name: `U${Math.random()}` }),
@@ -31,6 +34,9 @@ export const GROWTH_SAMPLES: Samples = {
         "insert into variety (garden_id, name, crop, kind, unit_id, germination, pattern) select 1, 'V' || random(), crop, kind, unit_id, germination, pattern from variety where garden_id = 1 limit 1 returning id",
       ),
     },
+  },
+  "growth/learning": {
+    setLearning: { least: "grower", input: async () => ({ varietyId: 1, learns: false }) },
   },
   "batches/actions": {
     saveCustomer: { least: "grower", input: (rows) => formOf(rows, CUSTOMER) },

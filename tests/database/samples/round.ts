@@ -46,6 +46,16 @@ export const ROUND_SAMPLES: Samples = {
         ),
       }),
     },
+    countSeedlings: {
+      least: "helper",
+      input: async (rows) => ({
+        batchId: await idOf(
+          rows,
+          "select batch_id as id from batch_stage where position = 0 order by begun_on desc limit 1",
+        ),
+        ...{ of: 10, up: 8 },
+      }),
+    },
     enterStore: { least: "helper", input: async () => ({ storeId: 1, storedL: 9000 }) },
     enterCatchCans: {
       least: "helper",

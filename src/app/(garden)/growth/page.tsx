@@ -20,6 +20,7 @@ export default async function GrowthPage() {
     >
       <CropSheet
         varieties={clockedVarieties(rows)}
+        kept={rows.varieties}
         growing={growing}
         growingAreas={rows.growingAreas}
         units={rows.harvestUnits}

@@ -52,6 +52,14 @@ export const BATCH_STAGE = entity({
     numberField("position", "Stage, counted from 0", "count", 0, 9, { whole: true }),
     { type: "day", name: "day", label: "Begun on", column: "begun_on" },
     numberField("plants", "Plants", "count", 0, 1_000_000, { whole: true }),
+    numberField("countedOf", "Seedlings counted out of, seeds", "count", 1, 1_000_000, {
+      ...{ nullable: true, initial: null, whole: true },
+    }),
+    numberField("countedUp", "Seedlings up", "count", 0, 1_000_000, {
+      ...{ nullable: true, initial: null, whole: true },
+    }),
+    { type: "day", name: "countedOn", label: "Counted on", nullable: true, initial: null },
+    { type: "day", name: "readyOn", label: "Found ready on", nullable: true, initial: null },
     { type: "reference", name: "logId", label: "Entry of the log", to: "log_entry", nullable: true, initial: null },
   ],
 });

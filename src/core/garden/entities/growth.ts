@@ -94,7 +94,11 @@ export const VARIETY = entity({
       initial: false,
     },
     numberField("germination", "Germination", "share", 0.01, 1),
-    numberField("seedsPerCell", "Seeds per cell", "count", 1, 10_000, { whole: true, initial: 1 }),
+    numberField("seedsPerCell", "Seeds per cell", "count", 1, 10_000, {
+      whole: true,
+      initial: 1,
+      atLeast: { measure: "thinTo", words: "a cell cannot be thinned to more plants than it has seeds" },
+    }),
     numberField("thinTo", "Thin to, plants a cell", "count", 1, 1000, { ...optional, whole: true }),
     { type: "switch", name: "pelleted", label: "Pelleted seed", initial: false },
     numberField("seedsPerG", "Seeds per gram", "ratio", 0.01, 100_000, { initial: 100 }),
@@ -108,6 +112,11 @@ export const VARIETY = entity({
       { initial: "either" },
     ),
     numberField("soakH", "Soak first, hours", "count", 0, 72, { initial: 0 }),
+    numberField("seedLeadDays", "Seed comes within, days", "count", 0, 365, {
+      whole: true,
+      initial: 7,
+      hint: "from ordering to having it",
+    }),
     PATTERN,
     TRAY,
     { type: "choices", name: "suits", label: "Suits", options: STAND_KINDS, initial: [] },
@@ -232,5 +241,22 @@ export const VARIETY_STAGE = entity({
       greatest: 20_000,
       initial: {},
     },
+  ],
+});
+
+/** Seed that came together. */
+export const SEED_LOT = entity({
+  table: "seed_lot",
+  label: "Lot of seed",
+  right: "plan",
+  unique: ["varietyId", "name"],
+  fields: [
+    { type: "reference", name: "varietyId", label: "Variety", to: "variety", isPart: true },
+    textField("name", "Lot, as on the packet", { most: 80 }),
+    { type: "day", name: "receivedOn", label: "Came on" },
+    numberField("onHandG", "On hand", "mass", 0, 1_000_000),
+    numberField("germination", "Tested germination", "share", 0.01, 1, optional),
+    { type: "day", name: "testedOn", label: "Tested on", ...optional },
+    { type: "day", name: "bestBefore", label: "Best before", ...optional },
   ],
 });

@@ -25,7 +25,7 @@ export function Fold({ name, fields, taken, children }: FoldProps) {
   const [isOpen, setOpen] = useState(false);
   const isWrong = fields.some((spec) => getFieldState(spec.name, formState).error);
   if (isWrong && !isOpen) setOpen(true);
-  if (!fields.some((spec) => spec.when?.(values) ?? true)) return null;
+  if (fields.length > 0 && !fields.some((spec) => spec.when?.(values) ?? true)) return null;
   return (
     <details
       open={isOpen}

@@ -1,0 +1,13 @@
+/** Names and values, one a line; what is not there is not told. */
+export function Facts({ rows }: { readonly rows: readonly (readonly [name: string, value: string | null])[] }) {
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+      {rows.map(([name, value]) => (
+        <div key={name} className="contents">
+          <dt className="border-t border-rule py-0.5 text-soft">{name}</dt>
+          <dd className="border-t border-rule py-0.5 text-right font-bold">{value ?? "not told"}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
