@@ -236,6 +236,7 @@ function profileOf(library: string): Record<string, unknown> {
     air_ceiling_c: crop.airC[2],
     light_mol_per_m2_day: crop.lightMolPerM2Day,
     half_light_mol: crop.lightMolPerM2Day / 2,
+    tray: crop.tray,
     not_modelled: crop.notModelled,
   };
 }

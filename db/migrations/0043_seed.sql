@@ -28,8 +28,7 @@ alter table batch_stage
   add column counted_up double precision check (counted_up between 0 and 1000000 and counted_up = trunc(counted_up)),
   add column counted_on date,
   add column ready_on date,
-  add constraint batch_stage_counted check (
-    (counted_of is null) = (counted_up is null) and (counted_of is null) = (counted_on is null) and counted_up <= counted_of),
+  add constraint batch_stage_counted check (counted_up <= counted_of),
   add constraint batch_stage_ready check (ready_on >= begun_on);
 
 alter table log_entry drop constraint log_entry_kind_check, drop constraint log_entry_what_kind;

@@ -98,6 +98,7 @@ const salt = {
 const thermal = {
   ...{ referenceDays: 20, baseC: 4, optimumC: 20, maxC: 30, halfLightMol: 8, referenceDliMol: 15, usesLight: true },
 };
+const trayOf = { seedGPerTray: 120, yieldRatio: 3.2, germination: 0.9, germinationOfRatio: 0.95 } as const;
 const bottle = {
   ...{ name: "part A", form: "liquid", densityKgPerL: 1.2, label: { N: 4, K2O: 6 }, isByVolume: true },
   ...{ amount: 4, unit: "cap", per: "L", measureL: 0.01 },
@@ -503,6 +504,49 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "growth/monthly#monthlyValue": { args: [days, day] },
   "growth/stageDays#stallOf": { args: [[day, day + 20], [{ daysByMonth: days }]] },
   "growth/sowingYear#sowingYear": { args: [[{ daysByMonth: days }], day, 365] },
+  "growth/trayYield#trayYieldG": { args: [trayOf] },
+  "growth/trayYield#traysFor": { args: [1200, 384, true] },
+  "growth/conveyor#dailyTrays": {
+    args: [{ ...trayOf, soakH: 10, blackoutDays: 3, lightDays: 5, halfTrays: true }, 1200, 1],
+  },
+  "growth/conveyor#marketTrays": {
+    args: [
+      { pea: { ...trayOf, soakH: 10, blackoutDays: 3, lightDays: 5, halfTrays: true } },
+      [{ crop: "pea", weekday: 3, needG: 900 }],
+      1,
+    ],
+  },
+  "growth/conveyor#rackCarries": {
+    args: [24, { daysOnRack: 8, cleaningDays: 1, startEveryDays: 2, halfTrays: true }],
+  },
+  "growth/fodder#fodderNeed": {
+    args: [
+      [{ heads: 6, freshKgPerHeadPerDay: 0.3 }],
+      { ...trayOf, halfTrays: true, daysOnRack: 7 },
+      { bagKg: 25, seedOnHandKg: 10, daysInMonth: 30 },
+    ],
+  },
+  "place/climate/heating#heatLossWPerK": {
+    args: [[{ uWPerM2K: 6.5, areaM2: 120 }], { volumeM3: 200, changesPerHour: 1 }],
+  },
+  "place/climate/heating#heaterW": { args: [780, 8, -5] },
+  "place/climate/heating#heldC": { args: [5000, 780, 8, -5] },
+  "place/climate/heating#degreeHours": { args: [8, -3, 9] },
+  "place/climate/heating#heatMat": {
+    args: [
+      { uWPerM2K: 10, areaM2: 1.2, setPointC: 22, hasWPerM2: 160 },
+      { lowestC: 8, highestC: 16 },
+    ],
+  },
+  "place/climate/lamps#lightFor": { args: [9, 14, { umolPerM2S: 150, longestHours: 16 }] },
+  "place/climate/lamps#lampStrength": { args: [7.5, 12] },
+  "place/climate/lamps#lampPower": {
+    args: [{ umolPerM2S: 150, areaM2: 4, umolPerJ: 2.5, shareThatLands: 0.9, hours: 16, pricePerKwh: 0.22 }],
+  },
+  "place/climate/envelope#envelope": {
+    args: [{ lengthM: 14, widthM: 6, wallM: 2, roof: "gable", ridgeM: 4 }],
+  },
+  "place/climate/vents#ventsAgainst": { args: [60, 5, 4.5, 0.2] },
   "growth/seedNeed#seedNeed": {
     args: [{ cells: 60, seedsPerCell: 3, seedsPerG: 800, cellsPerTray: 50, pricePerG: 4.5 }],
   },
@@ -1161,6 +1205,12 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/examples/exampleTables#exampleChanges": GARDEN,
   "garden/nextStep#nextStep": GARDEN,
   "garden/trays#cellsPerTrayByArea": GARDEN,
+  "garden/houseHeat#houseHeat": GARDEN,
+  ...Object.fromEntries(
+    ["cropBands", "unshadedByMonth", "weekAhead"].map((name) => [`garden/houseCrops#${name}`, GARDEN]),
+  ),
+  ...Object.fromEntries(["rackAreas", "rackEvents", "rackViews"].map((name) => [`garden/rackView#${name}`, GARDEN])),
+  ...Object.fromEntries(["rackWeeks", "trayCrops"].map((name) => [`garden/trayNeeds#${name}`, GARDEN])),
   ...Object.fromEntries(
     ["germinationFigure", "lotInUse", "lotWarnings", "seedOnHandG"].map((name) => [`garden/seed#${name}`, GARDEN]),
   ),

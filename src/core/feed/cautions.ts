@@ -45,6 +45,18 @@ export const CAUTIONS = {
     short: "Pump off at the socket before a hand goes into the tank.",
     more: "Pumps, lamps and heat mats near water belong on a residual-current protected circuit with a drip loop, fitted by a licensed electrician.",
   },
+  mats: {
+    short: "Electricity beside water: mats and lamps on a residual-current breaker, plugs and leads off the wet shelf.",
+    more: "Only mats, lamps and leads that are made for wet places; the thermostat's sensor in a tray, not in the air. Fixed wiring is a licensed electrician's work; local rules go before this page.",
+  },
+  heater: {
+    short: "Heaters: clear of film and plants, on a thermostat; no unvented flame where people work.",
+    more: "Keep the clearance that the maker tells, a carbon-monoxide alarm where anything burns, and fuel outside. Gas and wiring are licensed trades; local rules go before this page.",
+  },
+  fodder: {
+    short: "Mouldy fodder can kill animals: look at and smell every tray, and throw mouldy ones away.",
+    more: "Seed for feed only, never dressed seed; clean trays between crops; change feed slowly over a week or two. Fodder is wet: it does not replace hay and grain by weight. A veterinarian or feed adviser goes before this page.",
+  },
   sprouts: {
     short: "Shoots carry a food-safety risk: food-grade seed, clean trays, cold chain; throw mouldy trays away.",
     more: "Root hairs are not mould: they are white, even and vanish when misted; mould is patchy, grey and smells. Follow the local food-safety rules.",

@@ -13,10 +13,13 @@ import { RemoveButton } from "@/features/frame/RemoveButton";
 
 /** Seldom asked for; the climate sheet shows what they do. */
 const AIR = { fold: "Its air and light" } as const;
+const HEAT = { fold: "Its roof, heat and vents" } as const;
 const FIELDS = fieldsOf(HOUSE, {
   name: { wide: true },
   ...{ lightThrough: AIR, warmerByDayC: AIR, warmerByNightC: AIR, heatedToC: AIR, ventedAtC: AIR },
-  ...{ lampsFromMin: AIR, lampsToMin: AIR },
+  ...{ lampsFromMin: AIR, lampsToMin: AIR, lampsUmolPerM2S: AIR },
+  ...{ roof: HEAT, ridgeM: HEAT, uWPerM2K: HEAT, airChangesPerHour: HEAT, heaterKw: HEAT },
+  ...{ roofVentsM2: HEAT, sideVentsM2: HEAT, pricePerKwh: HEAT },
 });
 
 const EXAMPLE = {

@@ -57,9 +57,11 @@ export const BATCH_STAGE = entity({
     }),
     numberField("countedUp", "Seedlings up", "count", 0, 1_000_000, {
       ...{ nullable: true, initial: null, whole: true },
+      atMost: { measure: "countedOf", times: 1, words: "no more can be up than seeds were looked at" },
     }),
     { type: "day", name: "countedOn", label: "Counted on", nullable: true, initial: null },
     { type: "day", name: "readyOn", label: "Found ready on", nullable: true, initial: null },
     { type: "reference", name: "logId", label: "Entry of the log", to: "log_entry", nullable: true, initial: null },
   ],
+  order: [{ least: "day", greatest: "readyOn", words: "Found ready lies before the stage began" }],
 });

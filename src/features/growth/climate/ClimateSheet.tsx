@@ -1,12 +1,14 @@
 "use client";
 import { useCallback, useMemo, useState } from "react";
 import { normalsOf } from "@/core/garden/climate";
-import type { ClimateRow, House } from "@/core/garden/garden";
+import type { ClimateRow, House, Variety } from "@/core/garden/garden";
+import type { CropBand, WeekAhead as Week } from "@/core/garden/houseCrops";
+import type { OutsideDay } from "@/core/place/climate/normals";
 import { climateDays, OUTSIDE } from "@/core/place/climate/climateYear";
 import { LIGHT_THROUGH } from "@/core/place/climate/houseAir";
 import type { WeatherMonth } from "@/core/place/climate/weatherNormals";
 import { dayInWords } from "@/core/units/day";
-import { clockText, counted, quantityText } from "@/core/units/format";
+import { clockText, counted, formatNumber, quantityText } from "@/core/units/format";
 import { Only } from "@/features/frame/who";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -16,6 +18,10 @@ import { useUnits } from "@/ui/units";
 import { ClimateForm, type ClimateDraft } from "./ClimateForm";
 import { ClimateMonths } from "./ClimateMonths";
 import { ClimateYear } from "./ClimateYear";
+import { CropBands } from "./CropBands";
+import { HeatCard } from "./HeatCard";
+import { LightCard } from "./LightCard";
+import { WeekAhead } from "./WeekAhead";
 import { HouseAirForm } from "./HouseAirForm";
 import { WeatherImport, type Imported } from "./WeatherImport";
 
@@ -27,6 +33,11 @@ export interface ClimateSheetProps {
   readonly house: House | null;
   readonly imported: Imported | null;
   readonly months: readonly (WeatherMonth | null)[];
+  /** Of the house that is looked at, where the months are told. */
+  readonly week: Week | null;
+  readonly bands: readonly CropBand[];
+  readonly year: readonly OutsideDay[] | null;
+  readonly varieties: readonly Pick<Variety, "id" | "name" | "lightMolPerM2Day">[];
 }
 
 /** Weekly, and the last day. */
@@ -35,7 +46,7 @@ const DAYS = [...Array.from({ length: 52 }, (_, week) => 1 + week * 7), 365];
 const OUTSIDE_ID = 0;
 
 /** The weather of the place and the air in its houses: what water and growth are worked out from. */
-export function ClimateSheet({ climate, latitudeDeg, houses, house, imported, months }: ClimateSheetProps) {
+export function ClimateSheet({ climate, latitudeDeg, houses, house, imported, months, ...more }: ClimateSheetProps) {
   const [editing, setEditing] = useState<"climate" | "house" | "days" | null>(null);
   const [draft, setDraft] = useState<ClimateDraft | null>(null);
   const close = useCallback(() => setEditing(null), []);
@@ -53,12 +64,18 @@ export function ClimateSheet({ climate, latitudeDeg, houses, house, imported, mo
         <>
           <Picker href="/growth/climate" query="house" rows={places} chosen={house?.id ?? OUTSIDE_ID} />
           <div className="mt-3 grid gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_19rem]">
-            <div className="min-w-0">
+            <div className="min-w-0 space-y-6">
               <ClimateYear outside={outside} inside={inside} rainMmByMonth={shown?.rainMmByMonth ?? null} />
               <ClimateMonths normals={normals} house={house ?? OUTSIDE} />
+              {house && <CropBands bands={more.bands} houseName={house.name} />}
+              {house && more.year && (
+                <LightCard key={house.id} house={house} outside={more.year} varieties={more.varieties} />
+              )}
             </div>
             <aside className="space-y-5">
               {house && <AirOf house={house} onChange={() => setEditing("house")} />}
+              {house && more.week && <WeekAhead week={more.week} houseName={house.name} />}
+              {house && more.year && <HeatCard key={house.id} house={house} outside={more.year} />}
               <OfPlace climate={climate} imported={imported} onEdit={setEditing} />
             </aside>
           </div>
@@ -108,7 +125,7 @@ function AirOf({ house, onChange }: { house: House; onChange: () => void }) {
     house.ventedAtC === null ? null : `Vented at ${quantityText(house.ventedAtC, "temperature", units)}.`,
     house.lampsFromMin === null || house.lampsToMin === null
       ? null
-      : `Lamps from ${clockText(house.lampsFromMin)} to ${clockText(house.lampsToMin)}; their light is not in the picture.`,
+      : `Lamps from ${clockText(house.lampsFromMin)} to ${clockText(house.lampsToMin)}${house.lampsUmolPerM2S === null ? "; how strong is not told" : `, ${formatNumber(house.lampsUmolPerM2S, 0)} µmol/m² a second`}; their light is not in the picture.`,
     house.cover === "solid"
       ? "Under a solid roof what plants drink is not worked out from the weather: the figures of their stages stand."
       : null,

@@ -17,6 +17,15 @@ const OF_AIR = new Set([
   "ventedAtC",
   "lampsFromMin",
   "lampsToMin",
+  "lampsUmolPerM2S",
+  "roof",
+  "ridgeM",
+  "uWPerM2K",
+  "airChangesPerHour",
+  "heaterKw",
+  "roofVentsM2",
+  "sideVentsM2",
+  "pricePerKwh",
 ]);
 const FIELDS = fieldsOf(HOUSE).filter(({ name }) => OF_AIR.has(name));
 
