@@ -153,6 +153,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
       x_m: entry.xM,
       y_m: entry.yM,
       turned: entry.turned,
+      mat_c: "matC" in entry ? entry.matC : null,
       spec: entry.spec,
     }),
   );

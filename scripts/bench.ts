@@ -14,6 +14,7 @@ import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
 import { dragBench } from "./lib/dragBench";
 import { feedBench } from "./lib/feedBench";
+import { growthBench } from "./lib/growthBench";
 import { firstDayBench } from "./lib/firstDayBench";
 import { countBench, drawBench } from "./lib/placeBench";
 import { saveBench } from "./lib/saveBench";
@@ -44,6 +45,9 @@ const PAGES = [
   "/feed/solve",
   "/feed/stocks",
   "/growth",
+  "/growth/crop?variety=1",
+  "/growth/propagation",
+  "/growth/shoots",
   "/growth/climate",
   "/batches",
   "/batches/orders",
@@ -67,6 +71,7 @@ await withDemo(async ({ url, databaseUrl }) => {
   if (wants("cuts")) await cutBench();
   if (wants("water")) await waterBench(leastMs);
   if (wants("feed")) await feedBench(leastMs);
+  if (wants("growth")) growthBench(leastMs);
   if (wants("drag")) await dragBench(url, keeper.cookie);
   const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
   if (wants("saves")) await saveBench(keeper, leafBank);

@@ -20,7 +20,15 @@ export const SHEETS: readonly string[] = [
     "/feed/shelf",
   ],
   ...["/feed/solve", "/feed/solve?loop=2&salts=shelf"],
-  ...["/growth", "/growth/sowing", "/growth/climate", "/growth/climate?house=0"],
+  ...[
+    "/growth",
+    "/growth/crop?variety=1",
+    "/growth/sowing",
+    "/growth/propagation",
+    "/growth/shoots",
+    "/growth/climate",
+    "/growth/climate?house=0",
+  ],
   ...["/batches", "/batches/orders", "/batches/balance", "/batches/what-if"],
   ...["/people", "/people/garden", "/people/history", "/people/history?at=access", "/people/you", "/people/examples"],
 ];

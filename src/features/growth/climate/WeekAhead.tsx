@@ -1,5 +1,5 @@
-import type { WeekAhead as Week } from "@/core/garden/houseCrops";
-import { dayInWords } from "@/core/units/day";
+import type { DayAhead, WeekAhead as Week } from "@/core/garden/houseCrops";
+import { dayInWords, type Day } from "@/core/units/day";
 import { counted, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 
@@ -7,30 +7,67 @@ import { useUnits } from "@/ui/units";
 export function WeekAhead({ week, houseName }: { readonly week: Week; readonly houseName: string }) {
   const units = useUnits();
   const degrees = (value: number) => quantityText(Math.round(value), "temperature", units);
-  const warned = week.days.some(({ isFrost, chills, tooHot }) => isFrost || chills.length + tooHot.length > 0);
+  const warnings = warningsOf(week.days);
   return (
     <section aria-label="The coming week">
       <h2 className="text-2xl">The coming week</h2>
+      {warnings.length === 0 ? (
+        <p>Nothing that stands in the {houseName} is in danger by it.</p>
+      ) : (
+        <ul>
+          {warnings.map(({ words, days }) => (
+            <li key={words} className="font-bold text-alarm">
+              {daysInWords(days)}: {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4">
+        {week.days.map(({ day, lowestC, highestC }) => (
+          <div key={day} className="contents">
+            <dt className="border-t border-rule text-soft">{dayInWords(day, "weekday")}</dt>
+            <dd className="border-t border-rule text-right font-bold">
+              {degrees(lowestC)} to {degrees(highestC)}
+            </dd>
+          </div>
+        ))}
+      </dl>
       <p className="text-sm text-soft">
         {week.warmerByC
           ? `The months of the place, moved by what ${counted(week.warmerByC.days, "measured day")} differed from them.`
           : "By the months of the place alone: bring in measured days to follow the weather."}{" "}
         No forecast.
       </p>
-      <ul className="mt-1">
-        {week.days.map(({ day, lowestC, highestC, isFrost, chills, tooHot }) => (
-          <li key={day} className="border-t border-rule py-1">
-            <span className="inline-block w-24 font-bold">{dayInWords(day, "weekday")}</span>
-            {degrees(lowestC)} to {degrees(highestC)}
-            {isFrost && <Warning>frost: cover, heat, drain what can burst</Warning>}
-            {!isFrost && chills.length > 0 && <Warning>chill harms {chills.join(", ")}</Warning>}
-            {tooHot.length > 0 && <Warning>too hot for {named(tooHot)}: shade, vent, wet the paths</Warning>}
-          </li>
-        ))}
-      </ul>
-      {!warned && <p className="text-soft">Nothing that stands in the {houseName} is in danger by it.</p>}
     </section>
   );
+}
+
+interface Warning {
+  readonly words: string;
+  readonly days: readonly Day[];
+}
+
+/** Each warning once, with its days. */
+function warningsOf(days: readonly DayAhead[]): Warning[] {
+  const found = new Map<string, Day[]>();
+  for (const { day, isFrost, chills, tooHot } of days) {
+    const words = [
+      ...(isFrost ? ["frost: cover, heat, drain what can burst"] : []),
+      ...(!isFrost && chills.length > 0 ? [`chill harms ${named(chills)}`] : []),
+      ...(tooHot.length > 0 ? [`too hot for ${named(tooHot)}: shade, vent, wet the paths`] : []),
+    ];
+    for (const one of words) found.set(one, [...(found.get(one) ?? []), day]);
+  }
+  return [...found].map(([words, own]) => ({ words, days: own }));
+}
+
+function daysInWords(days: readonly Day[]): string {
+  const [first, last] = [days[0]!, days.at(-1)!];
+  if (first === last) return dayInWords(first, "weekday");
+  const isRun = last - first === days.length - 1;
+  return isRun
+    ? `${dayInWords(first, "weekday")} to ${dayInWords(last, "weekday")}`
+    : days.map((day) => dayInWords(day, "weekday").split(" ")[0]).join(", ");
 }
 
 const MOST_NAMED = 3;
@@ -38,7 +75,3 @@ const named = (names: readonly string[]) =>
   names.length > MOST_NAMED
     ? `${names.slice(0, MOST_NAMED).join(", ")} and ${names.length - MOST_NAMED} more`
     : names.join(", ");
-
-function Warning({ children }: { readonly children: React.ReactNode }) {
-  return <span className="block text-sm font-bold text-alarm">{children}</span>;
-}
