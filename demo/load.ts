@@ -216,6 +216,14 @@ async function loadPlaces(db: Db): Promise<Ids> {
       best_before: bestBeforeDaysAgo === null ? null : isoFromDay(day - bestBeforeDaysAgo),
     });
   }
+  const counted = new Map<string, number>();
+  for (const { variety: of, kind, stageNumber, due, note: text } of growth.steps) {
+    const position = counted.get(of) ?? 0;
+    counted.set(of, position + 1);
+    await save("variety_step", {
+      ...{ variety_id: variety.get(of), position, kind, stage_number: stageNumber, due, note: text },
+    });
+  }
   await takeAmounts(db, id);
   return { garden: id, person, growingArea, loop, variety };
 }

@@ -502,6 +502,10 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "growth/splitDays#splitDays": { args: [[5, 44], 49] },
   "growth/sowDay#sowDayFor": { args: [day, [{ daysByMonth: days }], [1, 4]] },
   "growth/monthly#monthlyValue": { args: [days, day] },
+  "growth/stageDays#dayOfShare": { args: [day, { daysByMonth: days }, 0.75] },
+  "growth/steps#usualSteps": {
+    args: [{ stages: 3, germinatesIn: "dark", seedsPerCell: 3, thinTo: 1, blackoutDays: null, firstDays: 5 }],
+  },
   "growth/stageDays#stallOf": { args: [[day, day + 20], [{ daysByMonth: days }]] },
   "growth/sowingYear#sowingYear": { args: [[{ daysByMonth: days }], day, 365] },
   "growth/trayYield#trayYieldG": { args: [trayOf] },
@@ -546,6 +550,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "place/climate/envelope#envelope": {
     args: [{ lengthM: 14, widthM: 6, wallM: 2, roof: "gable", ridgeM: 4 }],
   },
+  "place/climate/seasons#seasonsAreTurned": { args: [new Array<number>(12).fill(20), 52] },
   "place/climate/vents#ventsAgainst": { args: [60, 5, 4.5, 0.2] },
   "growth/seedNeed#seedNeed": {
     args: [{ cells: 60, seedsPerCell: 3, seedsPerG: 800, cellsPerTray: 50, pricePerG: 4.5 }],
@@ -1247,6 +1252,11 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/setup/addRecipe#addSalt": GARDEN,
   "feed/salts#lotsLeft": ROWS,
   "feed/saltsFile#saltsTable": ROWS,
+  "garden/cropsFile#cropsTable": ROWS,
+  "garden/cropsFile#readCrops": "reads the cells of a file and tells what is wrong in them",
+  "garden/cropColumns#cellOf": ROWS,
+  "garden/cropColumns#valueOf": "the inside of readCrops",
+  "garden/cropColumns#measuresOf": BUILDER,
   "garden/setup/figures#setUpFigures": SOUND,
   "garden/setup/setUp#freeName": ROWS,
   "garden/setup/setUp#setUp": GARDEN,

@@ -31,4 +31,5 @@ export const ROUTES: Readonly<Record<string, "open" | "viewer">> = {
   "(garden)/place/layout.svg": "viewer",
   "(garden)/place/stands.csv": "viewer",
   "(garden)/feed/salts.csv": "viewer",
+  "(garden)/growth/crops.csv": "viewer",
 };

@@ -157,3 +157,66 @@ test.describe("on a phone", () => {
     expect(await cells()).toBe(before);
   });
 });
+
+test("a file of crops with faults is told line by line; mended, it changes one crop and adds another", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/growth");
+  await ready(page);
+  await page.getByRole("button", { name: "From a file" }).click();
+  const days = new Array(12).fill(40).join(" ");
+  const file = (germination: string, area: string) =>
+    [
+      "name,kind,unit,germination,pattern.kind,pattern.unitsPerPlant,pattern.keepsDays,stage1.growingArea,stage1.daysByMonth",
+      `Mizuna,,,${germination},,,,,`,
+      `Endive,leaf,heads,0.9,once,1,5,${area},${days}`,
+    ].join("\n");
+  await page.getByLabel("Or paste it here").fill(file("88", "Leaf banks"));
+  const wrong = page.getByRole("dialog").getByRole("alert");
+  await expect(wrong).toContainText(
+    "Line 2: germination is 88; it must be from 0.01 to 1. Is it percent? Then it is 0.88.",
+  );
+  await expect(wrong).toContainText("Line 3: stage1.growingArea is “Leaf banks”, which is not there.");
+  await expect(page.getByRole("button", { name: "Bring in", exact: true })).toBeDisabled();
+  await page.getByLabel("Or paste it here").fill(file("0.88", "Leaf bank"));
+  await expect(page.getByRole("list", { name: "What the file brings" })).toContainText("Endive is new, with 1 stage");
+  await page.getByRole("button", { name: "Bring in 2 crops" }).click();
+  await expect(page.getByText("Crops brought in")).toBeVisible();
+  await expect(page.getByRole("link", { name: "Endive" })).toBeVisible();
+  const [mizuna] = await garden.rows<{ germination: number }>("select germination from variety where name = 'Mizuna'");
+  expect(mizuna!.germination).toBe(0.88);
+});
+
+test("the usual steps are taken over in the profile, come onto the round and stay done; a lot of seed is added", async ({
+  page,
+  garden,
+}) => {
+  await page.goto("/growth");
+  await ready(page);
+  await page.getByRole("button", { name: "Change Batavia lettuce" }).click();
+  const form = page.getByRole("dialog");
+  await form.getByText("Steps of raising it").click();
+  await form.getByRole("button", { name: "Begin with the usual steps" }).click();
+  await expect(form.getByRole("group", { name: "Step 1" })).toBeVisible();
+  await form.getByText("Seed on the shelf").click();
+  await form.getByRole("button", { name: "A new lot came" }).click();
+  await form.getByLabel("Lot, as on the packet").fill("L 44");
+  await form.getByLabel("Tested germination").fill("130 %");
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(form.getByText("Tested germination is 130 %; it must be at most 100 %")).toBeVisible();
+  await form.getByLabel("Tested germination").fill("96 %");
+  await form.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Variety saved")).toBeVisible();
+  await page.getByRole("link", { name: "Batavia lettuce" }).click();
+  await expect(page.getByRole("region", { name: "Its seed" })).toContainText("96 in 100");
+  await page.goto("/round");
+  await ready(page);
+  const step = page.getByRole("link", { name: /First feed for Batavia lettuce/u }).first();
+  await step.click();
+  await expect(page.getByText(/when the first true leaves show; weak/u)).toBeVisible();
+  await page.getByRole("button", { name: "Done as planned" }).click();
+  await expect(page.getByText(/Done: First feed for Batavia lettuce/u)).toBeVisible();
+  const logged = await garden.rows("select 1 from log_entry where kind = 'step' and undone_at is null");
+  expect(logged).toHaveLength(1);
+});

@@ -3,6 +3,7 @@ import type { CropKind } from "../growth/cropKind";
 import type { HarvestPattern } from "../growth/harvestPattern";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { StageLength } from "../growth/stageDays";
+import type { Step } from "../growth/steps";
 
 /** A stage of a variety and where it is spent. */
 export interface PlanStage extends StageLength {
@@ -33,6 +34,8 @@ export interface PlanVariety {
   readonly pattern: HarvestPattern;
   /** Days from sowing by which seedlings must be up; null: nobody is warned. */
   readonly upWithinDays?: number | null;
+  /** How its plants are raised between the moves. */
+  readonly steps?: readonly (Step & { readonly id: number })[];
 }
 
 /** A stage that really began: who moves plants writes the day and the count down. */

@@ -88,6 +88,7 @@ export function effectsOf(
     case "pick":
       return readyEffects(season, task.batchId, lastStage(season, task.batchId), readyOn);
     case "count-seedlings":
+    case "step":
     case "flush":
     case "order":
     case "reading":

@@ -4,7 +4,7 @@ import type { RainNormals } from "../water/rainInflow";
 import type { BATCH, CUSTOMER, ORDER } from "./entities/batches";
 import type { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./entities/feed";
 import type { FieldsOf, RowOf } from "./entities/field";
-import type { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE } from "./entities/growth";
+import type { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./entities/growth";
 import type { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./entities/place";
 import type { LOOP, SOURCE, STOCK_TANK, STORE } from "./entities/water";
 
@@ -31,11 +31,13 @@ export type StockTankRow = RowOf<typeof STOCK_TANK>;
 export type HarvestUnitRow = RowOf<typeof HARVEST_UNIT>;
 export type Stage = PlanStage & Omit<RowOf<typeof VARIETY_STAGE>, "id" | "varietyId" | "position" | "daysByMonth">;
 export type SeedLot = RowOf<typeof SEED_LOT>;
-/** A variety with its stages in order, and its seed, the oldest lot first. */
+export type VarietyStep = RowOf<typeof VARIETY_STEP>;
+/** A variety with its stages and steps in order, and its seed, the oldest lot first. */
 export type Variety = RowOf<typeof VARIETY> & {
   readonly unit: HarvestUnit;
   readonly stages: readonly Stage[];
   readonly lots: readonly SeedLot[];
+  readonly steps: readonly VarietyStep[];
 };
 export type BatchRow = RowOf<typeof BATCH> & PlanBatch;
 export type OrderRow = RowOf<typeof ORDER> & PlanOrder;

@@ -22,6 +22,7 @@ import type {
   StockTankRow,
   Store,
   Variety,
+  VarietyStep,
 } from "./garden";
 import { memo } from "./memo";
 
@@ -56,8 +57,15 @@ export function gardenOf(tables: Tables, site: Site): Garden {
     meters: list<MeterRow>("meter", "name"),
     stockTanks: list<StockTankRow>("stock_tank", "loopId", "letter"),
     harvestUnits,
-    varieties: memo("varieties", [of("variety"), of("variety_stage"), of("seed_lot"), harvestUnits], () =>
-      varieties(of("variety"), of("variety_stage"), of("seed_lot"), harvestUnits),
+    varieties: memo(
+      "varieties",
+      [of("variety"), of("variety_stage"), of("seed_lot"), of("variety_step"), harvestUnits],
+      () =>
+        varieties(
+          of("variety"),
+          { stages: of("variety_stage"), lots: of("seed_lot"), steps: of("variety_step") },
+          harvestUnits,
+        ),
     ),
     batches: memo("batches", [of("batch"), of("batch_stage")], () => batches(of("batch"), of("batch_stage"))),
     orders: memo("orders", [of("order_line"), customers], () => orders(of("order_line"), customers)),
@@ -116,9 +124,14 @@ function salts(table: Table, parts: Table): SaltRow[] {
   }));
 }
 
-function varieties(table: Table, parts: Table, seed: Table, units: readonly HarvestUnitRow[]): Variety[] {
-  const lots = byWhole(seed, "varietyId");
-  const stages = byWhole(parts, "varietyId");
+function varieties(
+  table: Table,
+  parts: { readonly stages: Table; readonly lots: Table; readonly steps: Table },
+  units: readonly HarvestUnitRow[],
+): Variety[] {
+  const lots = byWhole(parts.lots, "varietyId");
+  const steps = byWhole(parts.steps, "varietyId");
+  const stages = byWhole(parts.stages, "varietyId");
   const rows = Object.values(table) as unknown as Variety[];
   return sorted(rows, ["name"]).map((variety) => ({
     ...variety,
@@ -126,6 +139,7 @@ function varieties(table: Table, parts: Table, seed: Table, units: readonly Harv
     stages: sorted((stages.get(variety.id) ?? []) as unknown as (Stage & { readonly position: number })[], [
       "position",
     ]),
+    steps: sorted((steps.get(variety.id) ?? []) as unknown as VarietyStep[], ["position"]),
     lots: sorted((lots.get(variety.id) ?? []) as unknown as SeedLot[], ["receivedOn", "id"]),
   }));
 }

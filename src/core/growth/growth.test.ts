@@ -5,7 +5,8 @@ import { cellsForVaryingLots } from "./varyingLots";
 import { harvestPlan, serveDays, unitsAtFirst } from "./harvestPattern";
 import { sowDayFor } from "./sowDay";
 import { splitDays } from "./splitDays";
-import { stageBoundaries, stageEnd, stallOf } from "./stageDays";
+import { dayOfShare, stageBoundaries, stageEnd, stallOf } from "./stageDays";
+import { usualSteps } from "./steps";
 
 test("wrong stages and shares are named with value and range", () => {
   expect(() => stageEnd(0, { daysByMonth: [10] })).toThrow("months of byMonth is 1; it must be from 12 to 12");
@@ -173,4 +174,25 @@ test("what stands still through a winter and never gets on says in which month",
   expect(stallOf(boundaries, [{ daysByMonth: still.daysByMonth }, still])).toEqual({ stage: 1, month: 2 });
   expect(sowDayFor(boundaries[0]!, [still])).toEqual({ kind: "never" });
   expect(stallOf(boundaries.slice(0, 2), [{ daysByMonth: still.daysByMonth }])).toBeNull();
+});
+
+test("the usual steps of a crop follow from how it is raised", () => {
+  const raised = {
+    stages: 3,
+    germinatesIn: "dark",
+    seedsPerCell: 3,
+    thinTo: 1,
+    blackoutDays: null,
+    firstDays: 5,
+  } as const;
+  const kinds = (more: object) =>
+    usualSteps({ ...raised, ...more }).map(({ kind, stageNumber }) => `${stageNumber} ${kind}`);
+  expect(kinds({})).toEqual(["1 cover", "1 uncover", "1 light", "2 thin", "2 first-feed", "2 harden"]);
+  expect(kinds({ germinatesIn: "light", thinTo: null, stages: 2 })).toEqual(["1 light", "2 first-feed"]);
+  expect(kinds({ stages: 1, germinatesIn: "either", thinTo: 3 })).toEqual(["1 first-feed"]);
+  expect(kinds({ blackoutDays: 4 })).toEqual(["1 cover", "1 light"]);
+  expect(kinds({ blackoutDays: 0 })).toEqual([]);
+  const flat = { daysByMonth: new Array<number>(12).fill(20) };
+  expect([0, 0.25, 0.75, 1].map((share) => dayOfShare(20_000, flat, share))).toEqual([20_000, 20_005, 20_015, 20_020]);
+  expect(dayOfShare(20_000, { ...flat, daysRead: "start" }, 0.5)).toBe(20_010);
 });

@@ -79,6 +79,22 @@ export function endByProgress(start: Day, progressOf: (day: Day) => number): Day
   return "never";
 }
 
+/**
+ * The first day on which a share of a stage is past, by its clock.
+ *
+ * @param share 0–1; at 1 it is the day on which the stage is complete
+ * @throws RangeError when a figure is out of range
+ */
+export function dayOfShare(start: Day, length: StageLength, share: number): Day {
+  requireDay("dayOfShare", "start", start);
+  requireLength("dayOfShare", length);
+  requireRange("dayOfShare", "share", share, 0, 1);
+  if (share === 0) return start;
+  if (!keepsOrder(length)) return start + Math.ceil(daysFromStart(length, start) * share - 1e-9);
+  const end = endByProgress(start, (day) => progressOn(length, day) / share);
+  return end === "never" ? start + NEVER_DAYS : end;
+}
+
 function progressOn({ daysByMonth, progressByDay, learnedRatio = 1 }: StageLength, day: Day): number {
   return (progressByDay ? progressByDay[dayOfYear(day) - 1]! : 1 / valueAt(daysByMonth, day)) / learnedRatio;
 }

@@ -18,7 +18,9 @@ export interface WrittenTask {
 
 type TaskOf<Kind extends RoundTask["kind"]> = Extract<RoundTask, { readonly kind: Kind }>;
 /** Work that is settled by a tick, with the figure that it came to. */
-export type TickedTask = TaskOf<"order" | "top-up" | "mix" | "sow" | "move" | "pick" | "flush" | "change-solution">;
+export type TickedTask = TaskOf<
+  "order" | "top-up" | "mix" | "sow" | "step" | "move" | "pick" | "flush" | "change-solution"
+>;
 
 /** A salt that went into a stock, and which bag of it. */
 export interface MixedSalt {
@@ -114,6 +116,7 @@ export const LOG_KINDS = [
   "top-up",
   "sow",
   "germination",
+  "step",
   "move",
   "pick",
   "wash",
@@ -217,6 +220,7 @@ export function plannedFigure(task: TickedTask): number {
     case "sow":
       return task.cells;
     case "move":
+    case "step":
       return task.plants;
     case "pick":
       return task.units;

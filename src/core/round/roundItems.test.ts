@@ -386,3 +386,29 @@ test("seed that runs short stands at the gate from a week before the last day to
   expect(found(today + 7)).toMatchObject([{ task: { kind: "order", salt: "Lettuce seed", grams: 3 } }]);
   expect(found(today - 2)).toMatchObject([{ ageDays: 2 }]);
 });
+
+test("steps of a stage come on their day, by days or by the clock, and go once they are done or the plants have moved on", () => {
+  const step = (id: number, kind: "thin" | "harden", due: object) => ({ id, kind, stageNumber: 2, due, note: "" });
+  const steps = [step(7, "thin", { kind: "days", days: 3 }), step(8, "harden", { kind: "share", share: 0.75 })];
+  const keys = (daysAgo: number, more: Partial<RoundInput> = {}) => {
+    const given = input(
+      [
+        batch(1, today - 40, [
+          [0, today - 40, 30],
+          [1, today - daysAgo, 28],
+        ]),
+      ],
+      more,
+    );
+    const batches = given.plan.batches.map((one) => ({ ...one, variety: { ...one.variety, steps } as never }));
+    return roundItems({ ...given, plan: { ...given.plan, batches } }).flatMap(({ key }) =>
+      key.startsWith("step:") ? [key] : [],
+    );
+  };
+  expect(keys(2)).toEqual([]);
+  expect(keys(3)).toEqual(["step:1:7"]);
+  // The stage takes 20 days: three quarters are past after 15.
+  expect(keys(15)).toEqual(["step:1:7", "step:1:8"]);
+  expect(keys(15, { settledKeys: new Set(["step:1:7"]) })).toEqual(["step:1:8"]);
+  expect(keys(18)).toEqual(["step:1:8"]);
+});

@@ -1,5 +1,7 @@
 import { GREATEST, requireFigures } from "../units/range";
 import { linesTouched, type PlacedStay } from "../batches/lanes";
+import { keptInCell } from "../growth/cellsToSow";
+import { dayOfShare } from "../growth/stageDays";
 import { isSownInTrays } from "../growth/cropKind";
 import { lineWords } from "../place/lineWords";
 import { judgeCatchCans } from "../water/catchCans";
@@ -149,6 +151,7 @@ function growingAreaItems(growingArea: RoundGrowingArea, input: IndexedInput): R
   return growingArea.placed.flatMap((placed) => [
     ...beginItems(growingArea, placed, input),
     ...countItems(growingArea, placed, input),
+    ...stepItems(growingArea, placed, input),
     ...washItems(growingArea, placed, input),
   ]);
 }
@@ -207,6 +210,8 @@ function beginItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
 
 /** Seedlings are looked for this long before they must be up. */
 const COUNT_AHEAD_DAYS = 2;
+/** A step rolls over for this long. */
+export const STEP_ROLL_OVER_DAYS = 14;
 
 /** A sowing that must be up by a day: counted shortly before, and missed until somebody did. Trays sown broadcast are not. */
 function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
@@ -237,6 +242,40 @@ function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
       ageDays: input.today - due,
     },
   ];
+}
+
+/** Steps of a stage that has begun, from the day they are due until they are done or the plants have moved on. */
+function stepItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
+  const { stay } = placed;
+  const batch = input.batchById.get(stay.batchId);
+  const steps = batch?.variety.steps ?? [];
+  if (!batch || steps.length === 0 || !stay.begun || batch.batch.clearedDay !== null) return [];
+  if (batch.stays[stay.stage + 1]?.begun) return [];
+  const { variety } = batch;
+  return steps
+    .filter(({ stageNumber }) => stageNumber === stay.stage + 1)
+    .flatMap(({ id, kind, due: when, note }): RoundItem[] => {
+      const due =
+        when.kind === "days"
+          ? stay.from + Math.round(when.days)
+          : dayOfShare(stay.from, variety.stages[stay.stage]!, when.share);
+      // A step of long ago was done without being ticked.
+      if (due > input.today || input.today - due > STEP_ROLL_OVER_DAYS) return [];
+      return [
+        {
+          ...BARE,
+          key: `step:${stay.batchId}:${id}`,
+          stop: growingAreaStop(growingArea),
+          task: {
+            ...{ kind: "step", step: kind, batchId: stay.batchId, variety: variety.name, note },
+            ...{ sownOn: batch.stays[0]!.from, where: whereOf(growingArea, placed), plants: stay.plants },
+            ...{ thinTo: keptInCell(variety), daysLeft: Math.max(0, stay.plannedEnd - input.today) },
+          },
+          due,
+          ageDays: input.today - due,
+        },
+      ];
+    });
 }
 
 /**

@@ -2,6 +2,7 @@ import type { LoopChangeRule } from "../feed/changeRule";
 import type { CautionKey } from "../feed/cautions";
 import type { FeedSheet } from "../feed/feedSheet";
 import type { Lot, Salt, StockLetter } from "../feed/salts";
+import type { StepKind } from "../growth/steps";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { Plan } from "../batches/plan";
 import type { PlacedStay } from "../batches/lanes";
@@ -84,6 +85,20 @@ export type RoundTask =
       readonly seedsPerCell: number;
       readonly targetPlants: number;
       readonly readyDay: Day;
+    }
+  /** A step of raising young plants. */
+  | {
+      readonly kind: "step";
+      readonly batchId: number;
+      readonly step: StepKind;
+      readonly variety: string;
+      readonly sownOn: Day;
+      readonly where: Where;
+      readonly plants: number;
+      /** Plants that stay in a cell when it is thinned; days left to the end of the stage when they are hardened. */
+      readonly thinTo: number;
+      readonly daysLeft: number;
+      readonly note: string;
     }
   /** Whether what was sown is up. */
   | {

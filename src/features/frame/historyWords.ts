@@ -97,6 +97,8 @@ export function titleOf({ table, before, after }: Changed, names: HistoryNames):
       return `Seed lot ${String(row.name)} of ${named(names.variety, row.variety_id)}`;
     case "recipe_salt":
       return `${named(names.salt, row.salt_id)} in ${named(names.recipe, row.recipe_id)}`;
+    case "variety_step":
+      return `${named(names.variety, row.variety_id)}: step ${Number(row.position) + 1}`;
     case "variety_stage":
       return `${named(names.variety, row.variety_id)}: ${String(row.name)}`;
     case "log_entry":

@@ -4,6 +4,7 @@ import type { Refused } from "@/server/session/refused";
 import type { ActionResult, Refusal, Stale } from "@/server/session/result";
 import { batchesRefusalWords } from "../batches/words";
 import { feedRefusalWords } from "../feed/words";
+import { growthRefusalWords } from "../growth/words";
 import { peopleRefusalWords } from "../people/words";
 import { placeRefusalWords } from "../place/words";
 import { roundRefusalWords } from "../round/words";
@@ -30,6 +31,8 @@ export function refusalWords(reason: Refused, units: UnitPreferences): string {
       return waterRefusalWords(reason);
     case "feed":
       return feedRefusalWords(reason);
+    case "growth":
+      return growthRefusalWords(reason);
     case "batches":
       return batchesRefusalWords(reason);
     case "history":

@@ -34,6 +34,7 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
   salt_liquid_has_density: "A liquid is dosed by volume: say how heavy a litre of it is.",
   salt_lot_name_once: "A salt has two lots of the same name.",
   salt_lot_days: "A lot comes first, is opened later, and used up last.",
+  variety_step_due: "A step is due outside its stage.",
   seed_lot_name_once: "A variety has two lots of seed of the same name.",
   batch_stage_counted: "More seedlings are up than seeds were looked at.",
   batch_stage_ready: "A stage was found ready before it began.",
@@ -59,6 +60,7 @@ const USED_IN: Readonly<Record<UsedBy, string>> = {
   stock_tank: "stock tanks",
   variety: "crops",
   variety_stage: "stages of crops",
+  variety_step: "steps of crops",
 };
 
 const GONE: Readonly<Record<Gone, string>> = {

@@ -7,7 +7,7 @@ import type { GrowingAreaRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
-import { PageLink } from "@/ui/PageLink";
+import { PageLink, useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
 import { toneOf } from "@/ui/tones";
 import { isSownInTrays } from "@/core/growth/cropKind";
 import { CLOCK_HOW } from "./clockWords";
@@ -19,6 +19,7 @@ import { Why } from "@/ui/Why";
 import { later } from "@/ui/later";
 
 const CropLibrary = later(() => import("./CropLibrary").then((part) => part.CropLibrary));
+const CropsImport = later(() => import("./CropsImport").then((part) => part.CropsImport));
 const VarietyForm = later(() => import("./VarietyForm").then((part) => part.VarietyForm));
 
 export interface CropSheetProps {
@@ -34,7 +35,8 @@ export interface CropSheetProps {
 
 /** Every variety with its stages through the year, and when it would be ready if it were sown today. */
 export function CropSheet({ varieties, kept, growing, growingAreas, units, today }: CropSheetProps) {
-  const [editing, setEditing] = useOpened<number | "new" | "library">("growth");
+  const whatIf = useWhatIfParam();
+  const [editing, setEditing] = useOpened<number | "new" | "library" | "file">("growth");
   return (
     <>
       {varieties.length === 0 && (
@@ -100,17 +102,30 @@ export function CropSheet({ varieties, kept, growing, growingAreas, units, today
           onClick={() => setEditing("library")}
         >
           From the library
-        </Button>
+        </Button>{" "}
+        <Button className="mt-4" onClick={() => setEditing("file")}>
+          From a file
+        </Button>{" "}
+        <a className="ml-2 underline" href={withinWhatIf("/growth/crops.csv", whatIf)} download>
+          CSV
+        </a>
       </Only>
       <Drawer
         open={editing !== null}
         onClose={() => setEditing(null)}
         title={
-          editing === "library" ? "30 crops to take over" : editing === "new" ? "New variety" : "Change the variety"
+          editing === "file"
+            ? "Crops from a file"
+            : editing === "library"
+              ? "30 crops to take over"
+              : editing === "new"
+                ? "New variety"
+                : "Change the variety"
         }
       >
         {editing === "library" && <CropLibrary there={varieties.map(({ name }) => name)} />}
-        {editing !== null && editing !== "library" && (
+        {editing === "file" && <CropsImport {...{ kept, growingAreas, units }} onDone={() => setEditing(null)} />}
+        {editing !== null && editing !== "library" && editing !== "file" && (
           <VarietyForm
             variety={kept.find(({ id }) => id === editing) ?? null}
             today={today}

@@ -4,13 +4,13 @@ import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import { removeVariety, saveVariety } from "@/server/growth/actions";
 import { NUTRIENTS } from "@/core/feed/nutrients";
 import { fieldOf } from "@/core/garden/entities/field";
-import { SEED_LOT, TRAY, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
+import { SEED_LOT, TRAY, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "@/core/garden/entities/growth";
 import { OptionalUnion } from "@/features/frame/form/OptionalUnion";
 import { UnionExamples } from "@/features/frame/form/UnionExamples";
 import { PATTERN_EXAMPLES } from "./patternExamples";
 import { AmountFields } from "@/features/frame/form/AmountFields";
 import { formValues } from "@/features/frame/form/formValues";
-import { formFields } from "@/features/frame/form/entityFields";
+import { fieldsOf, formFields } from "@/features/frame/form/entityFields";
 import type { HarvestUnit } from "@/core/growth/harvestUnit";
 import type { Variety } from "@/core/garden/garden";
 import type { Day } from "@/core/units/day";
@@ -27,6 +27,7 @@ import { RemoveButton } from "@/features/frame/RemoveButton";
 import { DaysToReady } from "./DaysToReady";
 import { NewUnit } from "./NewUnit";
 import { SeedLots } from "./SeedLots";
+import { Steps } from "./Steps";
 
 const SEED = "More about its seed";
 const CLIMATE = "What it wants: strength, warmth, light, place";
@@ -67,6 +68,13 @@ const OF_WARMTH = ["referenceDays", "usesLight"].map((name) => fieldOf(VARIETY_S
 const ASKED_OF_STAGE = ["name", "growingAreaId", "survival", "needLpd", "daysByMonth"].map((name) =>
   fieldOf(VARIETY_STAGE, name),
 );
+
+/** What the rows of the form are asked for: what is wrong in them is told in the units in which it was typed. */
+const PARTS = {
+  stages: [...ASKED_OF_STAGE, ...OF_WARMTH, ...CLIMATE_OF_STAGE].flatMap((field) => formFields(field)),
+  steps: fieldsOf(VARIETY_STEP),
+  lots: fieldsOf(SEED_LOT),
+};
 
 function stageFields(index: number, growingAreas: readonly GrowingAreaRow[]): FieldSpec[] {
   const options = growingAreas.map(({ id, name }) => ({ value: id, label: name }));
@@ -119,6 +127,7 @@ export function VarietyForm({
     seedsPerG: 500,
     pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 4 },
     lots: [],
+    steps: [],
     stages: [
       {
         ...STAGE_EXAMPLE,
@@ -138,7 +147,8 @@ export function VarietyForm({
       form="variety"
       schema={varietySchema}
       fields={fields}
-      defaults={formValues(VARIETY, variety ?? example, { stages: VARIETY_STAGE, lots: SEED_LOT })}
+      parts={PARTS}
+      defaults={formValues(VARIETY, variety ?? example, { stages: VARIETY_STAGE, steps: VARIETY_STEP, lots: SEED_LOT })}
       own={{
         "pattern.keepsDays": (keeps) => (
           <>
@@ -156,6 +166,7 @@ export function VarietyForm({
       <UnionExamples name="pattern" examples={PATTERN_EXAMPLES} />
       <OptionalUnion field={TRAY} has="Sown in trays by weight (kept; no sum uses it yet)" examples={TRAY_EXAMPLES} />
       <Stages growingAreas={growingAreas} />
+      <Steps />
       <SeedLots today={today} />
     </EntityForm>
   );

@@ -1,3 +1,6 @@
+import type { CellProblem } from "@/core/garden/cropColumns";
+import type { CropsProblem } from "@/core/garden/cropsFile";
+import type { GrowthRefusal } from "@/server/growth/refused";
 import type { WeatherColumn, WeatherProblem } from "@/core/place/climate/weatherFile";
 import { dayInWords, type Day } from "@/core/units/day";
 import { formatNumber } from "@/core/units/format";
@@ -58,4 +61,60 @@ export function weatherProblemWords(problem: WeatherProblem): string {
     case "fahrenheit":
       return `Temperatures seem to be in °F: the warmest of the days is ${formatNumber(Math.round(problem.meanHighest))} on average. Bring them in as °C.`;
   }
+}
+
+/** Why something of the crops was not saved. */
+export function growthRefusalWords(refusal: GrowthRefusal): string {
+  return refusal.problems.map(cropsProblemWords).join(" ");
+}
+
+/** What is wrong with a file of crops. */
+export function cropsProblemWords(problem: CropsProblem): string {
+  switch (problem.kind) {
+    case "empty":
+      return "There is no crop in the file.";
+    case "no-name":
+      return "No column “name”: the first line names the columns, with commas between them.";
+    case "unknown-column":
+      return `The column “${problem.column}” is not known; take the file of your crops as an example.`;
+    case "name-missing":
+      return `Line ${problem.line}: the name is missing.`;
+    case "twice":
+      return `Line ${problem.line}: ${problem.name} is in the file twice.`;
+    case "no-such":
+      return `Line ${problem.line}: ${problem.column} is “${problem.text}”, which is not there. Make it first, or use a name that is.`;
+    case "out-of-order":
+      return `Line ${problem.line}: ${problem.column} is over ${problem.other}. Have they changed places?`;
+    case "gap-in-stages":
+      return `Line ${problem.line}: stage ${problem.stage} is empty, and a later one is not.`;
+    case "new-lacks":
+      return `Line ${problem.line}: ${problem.name} is new and lacks ${problem.columns.join(", ")}.`;
+    case "cell":
+      return `Line ${problem.line}: ${problem.column} ${cellProblemWords(problem.cell)}`;
+  }
+}
+
+function cellProblemWords(cell: CellProblem): string {
+  switch (cell.kind) {
+    case "not-a-number":
+      return `is “${cell.text}”, which is no such number.`;
+    case "outside-range":
+      return `is ${cell.value}; it must be from ${cell.least} to ${cell.greatest}.${shareHint(cell.value, cell.greatest)}`;
+    case "not-one-of":
+      return `is “${cell.text}”; it must be one of ${cell.of.join(", ")}.`;
+    case "not-twelve":
+      return `has ${cell.count} figures; it needs twelve, January first, with blanks between.`;
+    case "too-long":
+      return `is longer than ${cell.most} characters.`;
+  }
+}
+
+/** A share typed in percent is the likeliest slip. */
+const shareHint = (value: number, greatest: number) =>
+  greatest === 1 && value > 1 && value <= 100 ? ` Is it percent? Then it is ${value / 100}.` : "";
+
+/** Months of the other half of the world. */
+export function turnedWords(latitudeDeg: number): string {
+  const [half, warm, cold] = latitudeDeg > 0 ? ["north", "July", "January"] : ["south", "January", "July"];
+  return `In the ${half} ${warm} should be warmer than ${cold}. Do the months begin with another one, or has the latitude the wrong sign?`;
 }

@@ -1,5 +1,6 @@
 import { changeWords } from "@/features/feed/words";
 import { figuresOfEntry, GATE, plannedFigure, TANKS, type Logged, type WrittenTask } from "@/core/round/log";
+import type { StepKind } from "@/core/growth/steps";
 import type { RoundTask, Stop, Where } from "@/core/round/types";
 import { dayInWords } from "@/core/units/day";
 import { TANK_FIGURES } from "@/core/feed/tankFigures";
@@ -101,6 +102,8 @@ export function taskTitle(task: RoundTask | WrittenTask): string {
       return `${task.loop} stock ${task.letter}: mix fresh stock`;
     case "sow":
       return `Sow ${task.variety}, ${whereWords(task.where)}`;
+    case "step":
+      return `${STEP_WORDS[task.step]} ${task.variety} of ${dayInWords(task.sownOn)}, ${whereWords(task.where)}`;
     case "count-seedlings":
       return `Count what is up: ${task.variety} of ${dayInWords(task.sownOn)}, ${whereWords(task.where)}`;
     case "move":
@@ -139,6 +142,8 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
       return `${task.daysLeft} ${task.daysLeft === 1 ? "day" : "days"} left${task.leftL ? `: this comes onto the ${quantityText(task.leftL, "volume", units)} that are in it` : ""}; 70 % of it warm water first, salts in this order, make up to the mark`;
     case "sow":
       return `${counted(task.cells * task.seedsPerCell, "seed")}, ${task.seedsPerCell} a ${task.inTrays ? "tray" : "cell"}; ${counted(task.targetPlants, "plant")} wanted by ${dayInWords(task.readyDay)}`;
+    case "step":
+      return [stepCheck(task), task.note].filter(Boolean).join("; ");
     case "count-seedlings":
       return `${counted(task.seeds, "seed")} sown; must be up by ${dayInWords(task.upBy, "weekday")}`;
     case "move":
@@ -171,6 +176,42 @@ export function emittersFound({
   return [...named("blocked", blocked), ...named("blown", blown)].join("; ");
 }
 
+const STEP_WORDS: Readonly<Record<StepKind, string>> = {
+  cover: "Cover",
+  uncover: "Uncover",
+  light: "Light on over",
+  thin: "Thin",
+  "first-feed": "First feed for",
+  "pot-up": "Pot up",
+  space: "Give more room to",
+  harden: "Harden off",
+  other: "See to",
+};
+
+/** What to look for, and where a hand can go wrong. */
+function stepCheck({ step, thinTo, daysLeft }: Extract<RoundTask, { readonly kind: "step" }>): string {
+  switch (step) {
+    case "cover":
+      return "moist, not wet; look under it every day";
+    case "uncover":
+      return "as soon as the first are up: a day late draws them out";
+    case "light":
+      return "close over them, and look that none is wilting";
+    case "thin":
+      return `leave ${counted(thinTo, "plant")} in a cell; cut the others at the ground, do not pull`;
+    case "first-feed":
+      return "when the first true leaves show; weak, and water only until then";
+    case "pot-up":
+      return "hold them by a leaf, never by the stem; water in";
+    case "space":
+      return "before leaves touch";
+    case "harden":
+      return `shade and calm air first, then more light each day; ${counted(daysLeft, "day")} to planting out`;
+    case "other":
+      return "";
+  }
+}
+
 /** A figure to read at arm's length, and what it counts. */
 export interface TaskFigure {
   readonly value: number;
@@ -184,6 +225,7 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "sow":
       return { dimension: "count", word: task.inTrays ? "trays" : "cells" };
     case "move":
+    case "step":
       return { dimension: "count", word: "plants" };
     case "pick":
       return { dimension: "ratio", word: task.unit.name };
@@ -217,6 +259,7 @@ export function taskFigure(task: RoundTask): TaskFigure | null {
     case "change-solution":
     case "mix":
     case "sow":
+    case "step":
     case "move":
     case "pick":
     case "flush":

@@ -27,6 +27,7 @@ export const CONSTRAINTS = {
   salt_lot_name_once: null,
   salt_lot_days: null,
   seed_lot_name_once: null,
+  variety_step_due: null,
   batch_stage_counted: null,
   batch_stage_ready: null,
   variety_not_modelled: null,
@@ -53,5 +54,6 @@ export const USERS = [
   "stock_tank",
   "variety",
   "variety_stage",
+  "variety_step",
 ] as const;
 export type UsedBy = (typeof USERS)[number];

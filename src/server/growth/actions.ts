@@ -1,5 +1,5 @@
 "use server";
-import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE } from "@/core/garden/entities/growth";
+import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "@/core/garden/entities/growth";
 import { removeCommand, saveCommand } from "../garden/planCommand";
 import { removeSchema } from "../place/schema";
 import { harvestUnitSchema, varietySchema } from "./schema";
@@ -7,6 +7,7 @@ import { harvestUnitSchema, varietySchema } from "./schema";
 export const saveVariety = saveCommand(VARIETY, varietySchema, {
   parts: [
     { entity: VARIETY_STAGE, as: "stages" },
+    { entity: VARIETY_STEP, as: "steps" },
     { entity: SEED_LOT, as: "lots" },
   ],
 });

@@ -273,13 +273,14 @@ export function picked(db: Db, gardenId: number, from: Day): Promise<Picked[]> {
   );
 }
 
-/** What was done or skipped today, and every pick, wash and order of the last days: not asked for again. */
+/** What was done or skipped today, and every step of its batch, and every pick, wash and order of the last days: not asked for again. */
 export async function settledKeys(db: Db, gardenId: number, day: Day, rollOverDays: number): Promise<Set<string>> {
   const rows = await many<{ key: string }>(
     db,
     `select item_key as key from log_entry
       where garden_id = $1 and undone_at is null and item_key is not null
         and (day = date '1970-01-01' + $2::integer
+             or (kind = 'step' and day between date '1970-01-01' + $2::integer - 400 and date '1970-01-01' + $2::integer)
              or (kind in ('pick', 'wash', 'order') and day between date '1970-01-01' + $2::integer - $3::integer and date '1970-01-01' + $2::integer))`,
     [gardenId, day, rollOverDays],
   );

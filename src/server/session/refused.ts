@@ -2,6 +2,7 @@ import type { Right, Role } from "@/core/people/rights";
 import type { BatchesRefusal } from "../batches/refused";
 import type { Constraint, UsedBy } from "../db/constraints";
 import type { FeedRefusal } from "../feed/refused";
+import type { GrowthRefusal } from "../growth/refused";
 import type { HistoryRefusal } from "../history/refused";
 import type { PeopleRefusal } from "../people/refused";
 import type { PlaceRefusal } from "../place/refused";
@@ -45,6 +46,7 @@ export type Refused =
   | PlaceRefusal
   | RoundRefusal
   | FeedRefusal
+  | GrowthRefusal
   | BatchesRefusal
   | HistoryRefusal
   | PeopleRefusal

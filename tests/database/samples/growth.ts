@@ -1,5 +1,5 @@
 import { BATCH, CUSTOMER, ORDER } from "../../../src/core/garden/entities/batches";
-import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE } from "../../../src/core/garden/entities/growth";
+import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "../../../src/core/garden/entities/growth";
 import { formOf, idOf, made, type Samples, type Rows } from "./lib";
 
 const ASKED = { ...BATCH, fields: BATCH.fields.filter(({ name }) => name !== "clearedDay") };
@@ -16,7 +16,7 @@ export const GROWTH_SAMPLES: Samples = {
   "growth/actions": {
     saveVariety: {
       least: "grower",
-      input: (rows) => formOf(rows, VARIETY, "true", { stages: VARIETY_STAGE, lots: SEED_LOT }),
+      input: (rows) => formOf(rows, VARIETY, "true", { stages: VARIETY_STAGE, steps: VARIETY_STEP, lots: SEED_LOT }),
     },
     saveHarvestUnit: {
       least: "grower",
@@ -34,6 +34,9 @@ export const GROWTH_SAMPLES: Samples = {
         "insert into variety (garden_id, name, crop, kind, unit_id, germination, pattern) select 1, 'V' || random(), crop, kind, unit_id, germination, pattern from variety where garden_id = 1 limit 1 returning id",
       ),
     },
+  },
+  "growth/importCrops": {
+    importCrops: { least: "grower", input: async () => ({ text: "name,germination\nMizuna,0.88" }) },
   },
   "growth/learning": {
     setLearning: { least: "grower", input: async () => ({ varietyId: 1, learns: false }) },

@@ -2,6 +2,7 @@ import { NUTRIENTS } from "../../feed/nutrients";
 import { CROP_KINDS } from "../../growth/cropKind";
 import type { HarvestPattern } from "../../growth/harvestPattern";
 import { NOT_MODELLED } from "../../growth/notModelled";
+import { STEP_KINDS, type StepDue } from "../../growth/steps";
 import { STAND_KINDS } from "../../place/kinds";
 import { choiceField, entity, numberField, textField, unionField } from "./field";
 
@@ -258,5 +259,36 @@ export const SEED_LOT = entity({
     numberField("germination", "Tested germination", "share", 0.01, 1, optional),
     { type: "day", name: "testedOn", label: "Tested on", ...optional },
     { type: "day", name: "bestBefore", label: "Best before", ...optional },
+  ],
+});
+
+/** A step of raising a plant. */
+export const VARIETY_STEP = entity({
+  table: "variety_step",
+  label: "Step",
+  right: "plan",
+  unique: ["varietyId", "position"],
+  fields: [
+    { type: "reference", name: "varietyId", label: "Variety", to: "variety", isPart: true },
+    numberField("position", "Step, counted from 0", "count", 0, 29, { whole: true }),
+    choiceField("kind", "Step", STEP_KINDS, {
+      cover: "cover, or into the dark",
+      light: "light on",
+      "first-feed": "first feed",
+      "pot-up": "pot up",
+      space: "wider spacing",
+      harden: "harden off",
+    }),
+    numberField("stageNumber", "In stage number", "count", 1, 10, { whole: true }),
+    unionField<StepDue>()({
+      name: "due",
+      label: "Due",
+      labels: { days: "so many days after the stage began", share: "when a share of the stage is past" },
+      kinds: {
+        days: [numberField("days", "Days", "count", 0, 200)],
+        share: [numberField("share", "Share of the stage", "share", 0, 1)],
+      },
+    }),
+    { type: "note", name: "note", label: "Note", most: 200, initial: "" },
   ],
 });

@@ -2,7 +2,7 @@ import type { Rules } from "../changes";
 import { BATCH, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
 import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./feed";
 import type { Entity } from "./field";
-import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE } from "./growth";
+import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./growth";
 import { CLIMATE, GROWING_AREA, HOUSE, STAND } from "./place";
 import { LOOP, SOURCE, STOCK_TANK, STORE } from "./water";
 
@@ -24,6 +24,7 @@ export const PLAN_ENTITIES = [
   HARVEST_UNIT,
   VARIETY,
   VARIETY_STAGE,
+  VARIETY_STEP,
   SEED_LOT,
   CUSTOMER,
   ORDER,

@@ -4,7 +4,8 @@ import { standCounts } from "../../place/standCounts";
 import type { Changes, Row, Tables } from "../changes";
 import { newRow } from "../edit";
 import { GROWING_AREA } from "../entities/place";
-import { HARVEST_UNIT, VARIETY, VARIETY_STAGE } from "../entities/growth";
+import { usualSteps } from "../../growth/steps";
+import { HARVEST_UNIT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "../entities/growth";
 import type { Stand } from "../garden";
 import { freeName } from "./setUp";
 
@@ -99,6 +100,19 @@ export function addCrop(tables: Tables, crop: LibraryCrop, latitudeDeg: number):
         kc: stage.kc,
         areaPerPlantM2: stage.areaPerPlantM2,
       }),
+    );
+  });
+  const stages = rows.get("variety_stage")!;
+  usualSteps({
+    ...{ germinatesIn: crop.germinatesIn, seedsPerCell: crop.seedsPerCell, thinTo: crop.thinTo },
+    ...{ stages: Object.keys(stages).length, blackoutDays: crop.tray?.blackoutDays ?? null },
+    firstDays: crop.stages[0]!.days[0],
+  }).forEach((step, position) => {
+    const id = LIBRARY_ID - 30 - position;
+    put(
+      "variety_step",
+      id,
+      newRow(tables, VARIETY_STEP, id, { ...(step as unknown as Row), varietyId: LIBRARY_ID, position }),
     );
   });
   return Object.fromEntries([...rows].map(([table, added]) => [table, { added, removed: {}, updated: {} }]));

@@ -21,6 +21,8 @@ export interface EntityFormProps<Value> {
   readonly form: string;
   readonly schema: Joi.ObjectSchema;
   readonly fields: readonly FieldSpec[];
+  /** Of rows that are edited along, by the name of their list: what each is asked for. */
+  readonly parts?: Readonly<Record<string, readonly FieldSpec[]>>;
   /** Told first, in one sentence: names of fields in braces are its blanks. */
   readonly sentence?: string;
   readonly own?: OwnControls;
@@ -57,6 +59,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   const {
     schema,
     fields,
+    parts,
     sentence = "",
     own,
     defaults: given,
@@ -81,7 +84,7 @@ export function EntityForm<Value>(props: EntityFormProps<Value>) {
   // the hand that is pressing it.
   const form = useForm({
     defaultValues: defaults,
-    resolver: resolverOf(schema, fields, units, defaults),
+    resolver: resolverOf(schema, fields, units, defaults, parts),
     mode: "onSubmit",
   });
   const [base, setBase] = useState(defaults);

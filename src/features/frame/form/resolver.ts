@@ -20,12 +20,17 @@ export function resolverOf(
   fields: readonly FieldSpec[],
   units: UnitPreferences,
   defaults: FieldValues,
+  parts: Readonly<Record<string, readonly FieldSpec[]>> = {},
 ): Resolver {
   return async (typed, context, options) => {
     const check = async (values: FieldValues) => {
-      const { errors } = await joiResolver(inUnits(schema, quantitiesOf(fields, values), units), STRICT, {
-        mode: "sync",
-      })(values, context, options as never);
+      const { errors } = await joiResolver(
+        inUnits(schema, quantitiesOf([...fields, ...partFields(parts, values)], values), units),
+        STRICT,
+        {
+          mode: "sync",
+        },
+      )(values, context, options as never);
       return errors as Record<string, { readonly message?: string }>;
     };
     const hidden = hiddenNames(fields, typed);
@@ -54,6 +59,15 @@ function inUnits(
     }
     return errors;
   });
+}
+
+/** The fields of the rows that are there, by their paths. */
+function partFields(parts: Readonly<Record<string, readonly FieldSpec[]>>, values: FieldValues): FieldSpec[] {
+  return Object.entries(parts).flatMap(([list, specs]) =>
+    ((values[list] ?? []) as readonly unknown[]).flatMap((_, at) =>
+      specs.map(({ when: _when, ...spec }) => ({ ...spec, name: `${list}.${at}.${spec.name}` })),
+    ),
+  );
 }
 
 const isShown = (spec: FieldSpec, values: FieldValues) => !spec.when || spec.when(values);

@@ -4,6 +4,8 @@ import { useFormContext, useWatch, type FieldValues } from "react-hook-form";
 import { CLIMATE } from "@/core/garden/entities/place";
 import type { ClimateRow } from "@/core/garden/garden";
 import type { WeatherMonth } from "@/core/place/climate/weatherNormals";
+import { seasonsAreTurned } from "@/core/place/climate/seasons";
+import { turnedWords } from "../words";
 import { saveClimate } from "@/server/place/climateActions";
 import { climateSchema } from "@/server/place/schema";
 import { EntityForm } from "@/features/frame/form/EntityForm";
@@ -20,11 +22,13 @@ export type ClimateDraft = Pick<ClimateRow, "elevationM" | "nearSea" | ByMonth>;
 
 export function ClimateForm({
   climate,
+  latitudeDeg,
   months,
   onDraft,
   onDone,
 }: {
   climate: ClimateRow | null;
+  latitudeDeg: number;
   /** What the imported days come to. */
   months: readonly (WeatherMonth | null)[];
   onDraft: (draft: ClimateDraft | null) => void;
@@ -47,8 +51,22 @@ export function ClimateForm({
         is caught.
       </p>
       <FromDays months={months} />
+      <Turned latitudeDeg={latitudeDeg} />
       <Drawn onDraft={onDraft} />
     </EntityForm>
+  );
+}
+
+/** Says so while it is typed where the months are those of the other half of the world. */
+function Turned({ latitudeDeg }: { latitudeDeg: number }) {
+  const { control } = useFormContext();
+  const warmest = useWatch({ control, name: "highestCByMonth" }) as readonly unknown[] | null;
+  const isWhole = warmest?.length === 12 && warmest.every((one) => typeof one === "number" && Math.abs(one) <= 60);
+  if (!isWhole || !seasonsAreTurned(warmest as readonly number[], latitudeDeg)) return null;
+  return (
+    <p role="alert" className="mt-2 font-bold text-alarm">
+      {turnedWords(latitudeDeg)}
+    </p>
   );
 }
 

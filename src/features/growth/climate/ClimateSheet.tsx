@@ -4,6 +4,8 @@ import { normalsOf } from "@/core/garden/climate";
 import type { ClimateRow, House, Variety } from "@/core/garden/garden";
 import type { CropBand, WeekAhead as Week } from "@/core/garden/houseCrops";
 import type { OutsideDay } from "@/core/place/climate/normals";
+import { seasonsAreTurned } from "@/core/place/climate/seasons";
+import { turnedWords } from "../words";
 import { climateDays, OUTSIDE } from "@/core/place/climate/climateYear";
 import { LIGHT_THROUGH } from "@/core/place/climate/houseAir";
 import type { WeatherMonth } from "@/core/place/climate/weatherNormals";
@@ -73,6 +75,11 @@ export function ClimateSheet({ climate, latitudeDeg, houses, house, imported, mo
               )}
             </div>
             <aside className="space-y-5">
+              {normals && seasonsAreTurned(normals.highestCByMonth, latitudeDeg) && (
+                <p role="alert" className="font-bold text-alarm">
+                  {turnedWords(latitudeDeg)}
+                </p>
+              )}
               {house && <AirOf house={house} onChange={() => setEditing("house")} />}
               {house && more.week && <WeekAhead week={more.week} houseName={house.name} />}
               {house && more.year && <HeatCard key={house.id} house={house} outside={more.year} />}
@@ -99,7 +106,7 @@ export function ClimateSheet({ climate, latitudeDeg, houses, house, imported, mo
         </Empty>
       )}
       <Drawer open={editing === "climate"} onClose={close} title="The weather of each month">
-        <ClimateForm climate={climate} months={months} onDraft={setDraft} onDone={close} />
+        <ClimateForm climate={climate} latitudeDeg={latitudeDeg} months={months} onDraft={setDraft} onDone={close} />
       </Drawer>
       <Drawer open={editing === "days"} onClose={close} title="Daily weather">
         <WeatherImport imported={imported} onDone={close} />

@@ -20,7 +20,7 @@ const none: readonly (WeatherMonth | null)[] = new Array<null>(12).fill(null);
 const cell = (name: string) => screen.getByRole("textbox", { name });
 const type = (name: string, text: string) => fireEvent.change(cell(name), { target: { value: text } });
 const form = (climate: ClimateRow | null, months = none, onDraft = jest.fn()) => (
-  <ClimateForm climate={climate} months={months} onDraft={onDraft} onDone={jest.fn()} />
+  <ClimateForm latitudeDeg={37.2} climate={climate} months={months} onDraft={onDraft} onDone={jest.fn()} />
 );
 
 test("a column is filled whole or left empty; a gap in it is told, and what is drawn waits for it", async () => {
