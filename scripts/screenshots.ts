@@ -38,10 +38,11 @@ const SHOTS: readonly Shot[] = [
   { name: "solve", path: "/feed/solve?loop=2&salts=shelf" },
   { name: "stocks", path: "/feed/stocks?loop=2" },
   { name: "injector", path: "/feed/injector?loop=2" },
-  { name: "strength", path: "/feed/strength?loop=2" },
   { name: "growth", path: "/growth" },
   { name: "climate", path: "/growth/climate" },
   { name: "batches", path: "/batches", prepare: holdBatch },
+  // Last: it changes how the days of a crop go by.
+  { name: "crop", path: "/growth/crop?variety=1", prepare: goByWarmth },
 ];
 
 await withDemo(async ({ url, databaseUrl }) => {
@@ -116,4 +117,14 @@ async function tellFridayHouse(page: Page) {
     await box(name, at).fill(text);
   await page.getByRole("combobox", { name: "Used", exact: true }).first().selectOption("young");
   await page.mouse.move(0, 0);
+}
+
+/** The first crop goes by warmth and light, so that its year in each house is seen. */
+async function goByWarmth(page: Page) {
+  await page.getByRole("button", { name: "Change its profile" }).click();
+  await page.getByText("How its days go by").click();
+  await page.getByLabel("Its days go by").selectOption({ label: "warmth and light of its place" });
+  await page.getByRole("button", { name: "Save" }).click();
+  await page.getByRole("heading", { name: "Days by warmth and light" }).waitFor();
+  await page.getByRole("dialog").waitFor({ state: "detached" });
 }

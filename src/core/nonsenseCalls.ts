@@ -1209,6 +1209,10 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "batches/unfitting#sownForAlone": SOUND,
   "garden/examples/exampleTables#exampleChanges": GARDEN,
   "garden/nextStep#nextStep": GARDEN,
+  "round/raisingItems#raisingItems": "the inside of roundItems",
+  "round/where#growingAreaStop": "the inside of roundItems",
+  "round/where#houseStop": "the inside of roundItems",
+  "round/where#whereOf": "the inside of roundItems",
   "garden/trays#cellsPerTrayByArea": GARDEN,
   "garden/houseHeat#houseHeat": GARDEN,
   ...Object.fromEntries(

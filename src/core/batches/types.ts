@@ -34,6 +34,8 @@ export interface PlanVariety {
   readonly pattern: HarvestPattern;
   /** Days from sowing by which seedlings must be up; null: nobody is warned. */
   readonly upWithinDays?: number | null;
+  /** Its seed, the oldest lot first. */
+  readonly lots?: readonly { readonly name: string; readonly onHandG: number }[];
   /** How its plants are raised between the moves. */
   readonly steps?: readonly (Step & { readonly id: number })[];
 }

@@ -1,7 +1,10 @@
+import { heatMat, TRAY_U } from "../place/climate/heating";
+import { insideDay } from "../place/climate/houseAir";
 import { standCounts } from "../place/standCounts";
 import { traysOf, type ShootsRack, type TrayRack } from "../place/kinds/racks";
 import type { Day } from "../units/day";
-import type { Stand, Variety } from "./garden";
+import type { Garden, Stand, Variety } from "./garden";
+import { outsideYear } from "./climate";
 import { seedOfBatchG } from "./seedOrders";
 import type { Worked } from "./worked";
 
@@ -34,6 +37,10 @@ export interface RackView {
   readonly lampHours: number | null;
   readonly domed: boolean;
   readonly rinsesPerDay: number | null;
+  /** The loop that waters it; null: by hand. */
+  readonly loopName: string | null;
+  /** What the mat needs on the coldest night of a normal year, W, and of energy on such a day; null where there is none. */
+  readonly mat: { readonly watts: number; readonly kwhPerDay: number } | null;
   /** Rack by rack, the top shelf first. */
   readonly shelves: readonly (readonly RackTray[])[];
 }
@@ -93,10 +100,25 @@ export function rackViews(worked: Worked, areaId: number, day: Day): RackView[] 
     return {
       ...{ standId: stand.id, name: stand.name, matC: stand.matC, lampHours: stand.lampHours, domed: stand.domed },
       houseName: garden.houses.find(({ id }) => id === stand.houseId)?.name ?? "",
+      loopName: garden.loops.find(({ id }) => id === stand.loopId)?.name ?? null,
+      mat: matOf(garden, stand, spec),
       rinsesPerDay: spec.kind === "shoots-rack" ? spec.rinsesPerDay : null,
       shelves,
     };
   });
+}
+
+/** The mat of a rack: the trays' area at its set point, in the coldest air of its house. */
+function matOf(garden: Garden, { matC, domed, houseId }: Stand, spec: TrayRack | ShootsRack): RackView["mat"] {
+  const outside = outsideYear(garden);
+  const house = garden.houses.find(({ id }) => id === houseId);
+  if (matC === null || !outside || !house) return null;
+  const inside = outside.map((day) => insideDay(house, day));
+  const coldest = inside.reduce((least, day) => (day.lowestC < least.lowestC ? day : least));
+  const areaM2 = traysOf(spec).trays * spec.trayLengthM * spec.trayWidthM;
+  const uWPerM2K = domed ? TRAY_U.domed : TRAY_U.open;
+  const found = heatMat({ uWPerM2K, areaM2, setPointC: matC, hasWPerM2: 0 }, coldest);
+  return { watts: found.wattsNeeded, kwhPerDay: found.kwhPerDay };
 }
 
 type Stay = Worked["plan"]["batches"][number]["stays"][number];

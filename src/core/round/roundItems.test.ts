@@ -412,3 +412,39 @@ test("steps of a stage come on their day, by days or by the clock, and go once t
   expect(keys(15, { settledKeys: new Set(["step:1:7"]) })).toEqual(["step:1:8"]);
   expect(keys(18)).toEqual(["step:1:8"]);
 });
+
+test("on graded lines plants move on from zone to zone, an even part of the stage in each; a sowing names its lot", () => {
+  const along = (daysAgo: number) => {
+    const given = input([
+      batch(1, today - 40, [
+        [0, today - 40, 30],
+        [1, today - daysAgo, 28],
+      ]),
+    ]);
+    const spec = {
+      ...STAND_MODELS["channel-bank"].example,
+      zones: [1, 2, 3].map((part) => ({ lengthM: 2, pitchM: part / 10, weeks: 1 })),
+    };
+    const growingAreas = given.growingAreas.map((area, at) =>
+      at === 1 ? { ...area, stands: [{ id: 1, name: "Bank", spec }] } : area,
+    );
+    return roundItems({ ...given, growingAreas }).flatMap(({ key, task }) =>
+      key.startsWith("along:") && task.kind === "step" ? [[task.fromZone, task.plants]] : [],
+    );
+  };
+  // The stage takes 20 days, in each zone a third of them as its week is a third of all weeks.
+  expect(along(6)).toEqual([]);
+  expect(along(7)).toEqual([[1, 28]]);
+  expect(along(14)).toEqual([
+    [1, 28],
+    [2, 28],
+  ]);
+  const sown = input([batch(1, today)]);
+  const lots = [
+    { name: "L 1", onHandG: 0 },
+    { name: "L 2", onHandG: 3 },
+  ];
+  const batches = sown.plan.batches.map((one) => ({ ...one, variety: { ...one.variety, lots } }));
+  const [sow] = roundItems({ ...sown, plan: { ...sown.plan, batches } });
+  expect(sow!.task).toMatchObject({ kind: "sow", lot: "L 2" });
+});

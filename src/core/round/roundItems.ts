@@ -1,33 +1,18 @@
 import { GREATEST, requireFigures } from "../units/range";
-import { linesTouched, type PlacedStay } from "../batches/lanes";
-import { keptInCell } from "../growth/cellsToSow";
-import { dayOfShare } from "../growth/stageDays";
+import type { PlacedStay } from "../batches/lanes";
 import { isSownInTrays } from "../growth/cropKind";
-import { lineWords } from "../place/lineWords";
 import { judgeCatchCans } from "../water/catchCans";
 import { requireDay, type Day } from "../units/day";
 import { GATE } from "./log";
+import { raisingItems } from "./raisingItems";
 import { tankItems } from "./tankItems";
-import {
-  BARE,
-  type RoundCatchCans,
-  type RoundGrowingArea,
-  type RoundInput,
-  type RoundItem,
-  type Stop,
-  type Where,
-} from "./types";
+import { growingAreaStop, houseStop, whereOf, type IndexedInput } from "./where";
+import { BARE, type RoundCatchCans, type RoundGrowingArea, type RoundInput, type RoundItem } from "./types";
 
 /** A salt comes onto the round so many days before the last day to order it. */
 const ORDER_AHEAD_DAYS = 7;
 /** A missed pick or wash rolls over for this long. */
 export const ROLL_OVER_DAYS = 7;
-
-interface IndexedInput extends RoundInput {
-  readonly batchById: ReadonlyMap<number, RoundInput["plan"]["batches"][number]>;
-  /** Batches of which something is still to be picked. */
-  readonly toPick: ReadonlySet<number>;
-}
 
 /**
  * Today's work in walking order: store and tanks first, then house by house and growing area by growing area, then packing. Made from
@@ -133,25 +118,10 @@ function flushItems(
   ];
 }
 
-/** Growing areas of one house are one stop: the walk goes from house to house. */
-function growingAreaStop(growingArea: RoundGrowingArea): Stop {
-  return houseStop(growingArea.houseName || growingArea.name, growingArea.houseOrder);
-}
-
-const houseStop = (name: string, order: number): Stop => ({ key: `house:${name}`, name, order: 1000 + order });
-
-function whereOf(growingArea: RoundGrowingArea, placed: PlacedStay): Where {
-  return {
-    growingArea: growingArea.name,
-    lines: lineWords(growingArea.stands, linesTouched(growingArea.sitesPerLine, placed.runs)),
-  };
-}
-
 function growingAreaItems(growingArea: RoundGrowingArea, input: IndexedInput): RoundItem[] {
   return growingArea.placed.flatMap((placed) => [
     ...beginItems(growingArea, placed, input),
-    ...countItems(growingArea, placed, input),
-    ...stepItems(growingArea, placed, input),
+    ...raisingItems(growingArea, placed, input),
     ...washItems(growingArea, placed, input),
   ]);
 }
@@ -182,6 +152,7 @@ function beginItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
           seedsPerCell: variety.seedsPerCell,
           targetPlants: batch.batch.targetPlants,
           readyDay: batch.readyDay,
+          ...lotOf(variety),
         },
         cautions: foodSafety(variety),
       },
@@ -206,76 +177,6 @@ function beginItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
       },
     },
   ];
-}
-
-/** Seedlings are looked for this long before they must be up. */
-const COUNT_AHEAD_DAYS = 2;
-/** A step rolls over for this long. */
-export const STEP_ROLL_OVER_DAYS = 14;
-
-/** A sowing that must be up by a day: counted shortly before, and missed until somebody did. Trays sown broadcast are not. */
-function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
-  const { stay } = placed;
-  const batch = input.batchById.get(stay.batchId);
-  const within = batch?.variety.upWithinDays ?? null;
-  if (!batch || within === null || stay.stage !== 0 || !stay.begun || isSownInTrays(batch.variety.kind)) return [];
-  const begun = batch.batch.begun.find(({ position }) => position === 0)!;
-  const upBy = begun.day + within;
-  const isOver = batch.batch.clearedDay !== null || batch.stays[1]?.begun === true;
-  if (isOver || begun.countedOf != null || input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)) return [];
-  const due = Math.min(input.today, upBy);
-  return [
-    {
-      ...BARE,
-      key: `count:${stay.batchId}`,
-      stop: growingAreaStop(growingArea),
-      task: {
-        kind: "count-seedlings",
-        batchId: stay.batchId,
-        variety: batch.variety.name,
-        where: whereOf(growingArea, placed),
-        sownOn: begun.day,
-        seeds: stay.plants * batch.variety.seedsPerCell,
-        upBy,
-      },
-      due,
-      ageDays: input.today - due,
-    },
-  ];
-}
-
-/** Steps of a stage that has begun, from the day they are due until they are done or the plants have moved on. */
-function stepItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
-  const { stay } = placed;
-  const batch = input.batchById.get(stay.batchId);
-  const steps = batch?.variety.steps ?? [];
-  if (!batch || steps.length === 0 || !stay.begun || batch.batch.clearedDay !== null) return [];
-  if (batch.stays[stay.stage + 1]?.begun) return [];
-  const { variety } = batch;
-  return steps
-    .filter(({ stageNumber }) => stageNumber === stay.stage + 1)
-    .flatMap(({ id, kind, due: when, note }): RoundItem[] => {
-      const due =
-        when.kind === "days"
-          ? stay.from + Math.round(when.days)
-          : dayOfShare(stay.from, variety.stages[stay.stage]!, when.share);
-      // A step of long ago was done without being ticked.
-      if (due > input.today || input.today - due > STEP_ROLL_OVER_DAYS) return [];
-      return [
-        {
-          ...BARE,
-          key: `step:${stay.batchId}:${id}`,
-          stop: growingAreaStop(growingArea),
-          task: {
-            ...{ kind: "step", step: kind, batchId: stay.batchId, variety: variety.name, note },
-            ...{ sownOn: batch.stays[0]!.from, where: whereOf(growingArea, placed), plants: stay.plants },
-            ...{ thinTo: keptInCell(variety), daysLeft: Math.max(0, stay.plannedEnd - input.today) },
-          },
-          due,
-          ageDays: input.today - due,
-        },
-      ];
-    });
 }
 
 /**
@@ -331,6 +232,12 @@ function picksDue({ plan, today, settledKeys }: RoundInput) {
 
 function pickKey(delivery: { readonly orderId: number; readonly day: Day }, batchId: number): string {
   return `pick:${delivery.orderId}:${batchId}:${delivery.day}`;
+}
+
+/** The oldest lot with seed left is sown from. */
+function lotOf({ lots = [] }: RoundInput["plan"]["batches"][number]["variety"]): { readonly lot?: string } {
+  const inUse = lots.find(({ onHandG }) => onHandG > 0);
+  return inUse ? { lot: inUse.name } : {};
 }
 
 const foodSafety = ({ foodSafetySensitive }: { readonly foodSafetySensitive: boolean }) =>

@@ -85,6 +85,8 @@ export type RoundTask =
       readonly seedsPerCell: number;
       readonly targetPlants: number;
       readonly readyDay: Day;
+      /** The lot in use; unknown in logs of before, and where none is kept. */
+      readonly lot?: string;
     }
   /** A step of raising young plants. */
   | {
@@ -98,6 +100,8 @@ export type RoundTask =
       /** Plants that stay in a cell when it is thinned; days left to the end of the stage when they are hardened. */
       readonly thinTo: number;
       readonly daysLeft: number;
+      /** On a graded line: the zone that plants move on from, to the next. */
+      readonly fromZone?: number;
       readonly note: string;
     }
   /** Whether what was sown is up. */

@@ -142,6 +142,10 @@ function Suits({ variety }: { readonly variety: Variety }) {
     <section aria-label="What suits it">
       <h2 className="text-2xl">What suits it</h2>
       <Facts rows={rows} />
+      <p className="text-sm text-soft">
+        What comes from the library is common practice; crop coefficients of full-grown crops are those of FAO paper 56
+        where it has them.
+      </p>
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { sowDayFor } from "@/core/growth/sowDay";
 import { stageBoundaries, stallOf } from "@/core/growth/stageDays";
 import { cellsToSow, keptInCell } from "@/core/growth/cellsToSow";
 import { cellsForVaryingLots } from "@/core/growth/varyingLots";
-import { seedOnHandG } from "@/core/garden/seed";
+import { lotWarnings, seedOnHandG } from "@/core/garden/seed";
 import { seedNeed, seedToOrder } from "@/core/growth/seedNeed";
 import { dayInWords, type Day } from "@/core/units/day";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
@@ -12,6 +12,7 @@ import type { GrowingAreaRow, Variety } from "@/core/garden/garden";
 import { Why } from "@/ui/Why";
 import { useUnits } from "@/ui/units";
 import { CLOCK_HOW, stallWords } from "./clockWords";
+import { lotWarningWords } from "./SeedCard";
 
 interface SowingAnswerProps {
   readonly variety: Variety;
@@ -121,6 +122,11 @@ export function SowingAnswer({
           </span>
         </p>
       </div>
+      {lotWarnings(variety.lots, today).map((warning) => (
+        <p key={warning.lot} role="alert" className="mt-2 font-bold text-alarm">
+          {lotWarningWords(warning)}
+        </p>
+      ))}
       {back && !("kind" in back) && (
         <p className="mt-2">
           {back.daysEarly === 0

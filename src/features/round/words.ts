@@ -141,7 +141,7 @@ export function taskDetail(task: RoundTask, units: UnitPreferences): string {
     case "mix":
       return `${task.daysLeft} ${task.daysLeft === 1 ? "day" : "days"} left${task.leftL ? `: this comes onto the ${quantityText(task.leftL, "volume", units)} that are in it` : ""}; 70 % of it warm water first, salts in this order, make up to the mark`;
     case "sow":
-      return `${counted(task.cells * task.seedsPerCell, "seed")}, ${task.seedsPerCell} a ${task.inTrays ? "tray" : "cell"}; ${counted(task.targetPlants, "plant")} wanted by ${dayInWords(task.readyDay)}`;
+      return `${counted(task.cells * task.seedsPerCell, "seed")}, ${task.seedsPerCell} a ${task.inTrays ? "tray" : "cell"}; ${counted(task.targetPlants, "plant")} wanted by ${dayInWords(task.readyDay)}${task.lot === undefined ? "" : `; from lot ${task.lot}`}`;
     case "step":
       return [stepCheck(task), task.note].filter(Boolean).join("; ");
     case "count-seedlings":
@@ -189,7 +189,7 @@ const STEP_WORDS: Readonly<Record<StepKind, string>> = {
 };
 
 /** What to look for, and where a hand can go wrong. */
-function stepCheck({ step, thinTo, daysLeft }: Extract<RoundTask, { readonly kind: "step" }>): string {
+function stepCheck({ step, thinTo, daysLeft, fromZone }: Extract<RoundTask, { readonly kind: "step" }>): string {
   switch (step) {
     case "cover":
       return "moist, not wet; look under it every day";
@@ -204,7 +204,9 @@ function stepCheck({ step, thinTo, daysLeft }: Extract<RoundTask, { readonly kin
     case "pot-up":
       return "hold them by a leaf, never by the stem; water in";
     case "space":
-      return "before leaves touch";
+      return fromZone === undefined
+        ? "before leaves touch"
+        : `from zone ${fromZone} to zone ${fromZone + 1} of the line, before leaves touch`;
     case "harden":
       return `shade and calm air first, then more light each day; ${counted(daysLeft, "day")} to planting out`;
     case "other":

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import type { RackEvent, RackView } from "@/core/garden/rackView";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
-import { quantityText } from "@/core/units/format";
+import { formatNumber, quantityText } from "@/core/units/format";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { CAUTIONS } from "@/core/feed/cautions";
 import { Button } from "@/ui/Button";
@@ -89,10 +89,13 @@ export function RackSheet({ areas, areaId, day, today, racks, events }: RackShee
   );
 }
 
-function rackFacts({ houseName, matC, lampHours, domed, rinsesPerDay }: RackView, units: UnitPreferences): string {
+function rackFacts(rack: RackView, units: UnitPreferences): string {
+  const { houseName, matC, mat, lampHours, domed, rinsesPerDay, loopName } = rack;
+  const needs = mat === null ? "" : `: ${formatNumber(mat.watts, 0)} W in the coldest night`;
   return [
     houseName,
-    matC === null ? null : `mat at ${quantityText(matC, "temperature", units)}`,
+    loopName === null ? "watered by hand" : `watered by the ${loopName} loop`,
+    matC === null ? null : `mat at ${quantityText(matC, "temperature", units)}${needs}`,
     lampHours === null ? null : `lamps ${lampHours} h a day`,
     domed ? "under a dome" : null,
     rinsesPerDay === null ? null : `rinsed ${rinsesPerDay} times a day`,
