@@ -127,4 +127,5 @@ async function goByWarmth(page: Page) {
   await page.getByRole("button", { name: "Save" }).click();
   await page.getByRole("heading", { name: "Days by warmth and light" }).waitFor();
   await page.getByRole("dialog").waitFor({ state: "detached" });
+  await page.getByText("Variety saved").waitFor({ state: "detached" });
 }

@@ -45,7 +45,7 @@ export function CropProfileSheet({
   const areaName = (id: number) => growingAreas.find((area) => area.id === id)?.name ?? "its growing area";
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
-      <section aria-label="Its year">
+      <section aria-label="Its year" className="min-w-0">
         <SowingYear name={variety.name} stages={variety.stages} elsewhere={elsewhere} today={today} />
         {elsewhere.length > 0 && (
           <p className="text-soft">

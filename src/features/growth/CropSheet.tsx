@@ -66,7 +66,7 @@ export function CropSheet({ varieties, kept, growing, growingAreas, units, today
                   {seedWords(variety)}
                 </p>
               </div>
-              <StageYear variety={variety} growingAreas={growingAreas} />
+              <StageYear variety={variety} growingAreas={growingAreas} today={today} />
               <p className="text-right max-md:text-left">
                 <span className="sign text-xl">
                   ready{" "}

@@ -157,13 +157,13 @@ function StageName({
   readonly x: Scale;
   readonly y: Scale;
 }) {
-  const one = year[30]!;
+  const one = year[8]!;
   if (!one.daysAtEnds) return null;
   const low = at === 0 ? 0 : one.daysAtEnds[at - 1]!;
   const high = one.daysAtEnds[at]!;
   if (y(low) - y(high) < LEAST_BAND) return null;
   return (
-    <text x={x(one.sowDay)} y={(y(low) + y(high)) / 2 + 5} fontSize="14" textAnchor="middle" className="sign">
+    <text x={x(one.sowDay)} y={(y(low) + y(high)) / 2 + 5} fontSize="14" className="sign">
       {name}
     </text>
   );

@@ -1,6 +1,7 @@
 import { area, scaleLinear, stack } from "d3";
 import { ChartFrame } from "@/ui/chart/ChartFrame";
-import { MONTHS } from "@/core/units/day";
+import { sowingYear } from "@/core/growth/sowingYear";
+import { civilDate, dayFromIso, MONTHS, type Day } from "@/core/units/day";
 import type { Variety } from "@/core/garden/garden";
 import type { GrowingAreaRow } from "@/core/garden/garden";
 
@@ -12,22 +13,38 @@ const LEAST_LABEL = 15;
 /** Stages from light to dark, as the plant fills out. */
 const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-ink"];
 
+/** Days of each stage by month: of its table, or of what is sown in the middle of the month where warmth and light count. */
+function stageDays({ clock, stages }: Variety, today: Day): readonly (readonly number[])[] {
+  if (clock !== "warmth" || stages.some(({ progressByDay }) => !progressByDay))
+    return stages.map(({ daysByMonth }) => daysByMonth);
+  const year = sowingYear(stages, dayFromIso(`${civilDate(today).year}-01-01`), 365);
+  const ends = MONTHS.map((_, month) => year[Math.round((month + 0.5) * 30.4)]!.daysAtEnds ?? stages.map(() => 0));
+  return stages.map((_, at) => ends.map((own) => own[at]! - (at === 0 ? 0 : own[at - 1]!)));
+}
+
 /** Days that each stage takes when it falls in each month, one over the other. */
-export function StageYear({ variety, growingAreas }: { variety: Variety; growingAreas: readonly GrowingAreaRow[] }) {
+export function StageYear({
+  variety,
+  growingAreas,
+  today,
+}: {
+  variety: Variety;
+  growingAreas: readonly GrowingAreaRow[];
+  today: Day;
+}) {
+  const days = stageDays(variety, today);
   const keys = variety.stages.map((_, index) => String(index));
   const months = MONTHS.map((_, month) => month);
   const layers = stack<number, string>()
     .keys(keys)
-    .value((month, key) => variety.stages[Number(key)]!.daysByMonth[month]!)(months);
-  const most = Math.max(
-    ...months.map((month) => variety.stages.reduce((sum, stage) => sum + stage.daysByMonth[month]!, 0)),
-  );
+    .value((month, key) => days[Number(key)]![month]!)(months);
+  const most = Math.max(...months.map((month) => days.reduce((sum, stage) => sum + stage[month]!, 0)));
   const x = scaleLinear([0, 11], [LEFT, WIDTH - 4]);
   const y = scaleLinear([0, most], [HEIGHT - FOOT, 9]);
   const words = variety.stages
     .map(
-      (stage) =>
-        `${stage.name} in ${growingAreas.find((growingArea) => growingArea.id === stage.growingAreaId)?.name ?? "?"}: ${Math.min(...stage.daysByMonth)} to ${Math.max(...stage.daysByMonth)} days`,
+      (stage, at) =>
+        `${stage.name} in ${growingAreas.find((growingArea) => growingArea.id === stage.growingAreaId)?.name ?? "?"}: ${Math.min(...days[at]!)} to ${Math.max(...days[at]!)} days`,
     )
     .join("; ");
   return (

@@ -22,10 +22,10 @@ export function WeekAhead({ week, houseName }: { readonly week: Week; readonly h
           ))}
         </ul>
       )}
-      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4">
+      <dl className="mt-1 grid grid-cols-[auto_1fr]">
         {week.days.map(({ day, lowestC, highestC }) => (
           <div key={day} className="contents">
-            <dt className="border-t border-rule text-soft">{dayInWords(day, "weekday")}</dt>
+            <dt className="border-t border-rule pr-4 text-soft">{dayInWords(day, "weekday")}</dt>
             <dd className="border-t border-rule text-right font-bold">
               {degrees(lowestC)} to {degrees(highestC)}
             </dd>

@@ -43,7 +43,7 @@ export function RackSheet({ areas, areaId, day, today, racks, events }: RackShee
   const hasShoots = racks.some(({ rinsesPerDay }) => rinsesPerDay !== null);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.8fr)_minmax(0,1fr)]">
-      <section aria-label="The racks">
+      <section aria-label="The racks" className="min-w-0">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <Picker href={`/growth/propagation?day=${isoFromDay(day)}`} query="area" rows={areas} chosen={areaId} />
           <div className="mb-4 flex items-center gap-2">
@@ -66,7 +66,7 @@ export function RackSheet({ areas, areaId, day, today, racks, events }: RackShee
           </figure>
         ))}
       </section>
-      <section aria-label="Due on this day">
+      <section aria-label="Due on this day" className="min-w-0">
         <h2 className="text-2xl">
           {day === today ? "Today" : dayInWords(day, "weekday")}
           {day !== today && <span className="text-soft"> {day < today ? "as it was" : "as planned"}</span>}
