@@ -1216,7 +1216,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   "garden/trays#cellsPerTrayByArea": GARDEN,
   "garden/houseHeat#houseHeat": GARDEN,
   ...Object.fromEntries(
-    ["cropBands", "unshadedByMonth", "weekAhead"].map((name) => [`garden/houseCrops#${name}`, GARDEN]),
+    ["cropBands", "unshadedByMonth", "weatherAlerts", "weekAhead"].map((name) => [`garden/houseCrops#${name}`, GARDEN]),
   ),
   ...Object.fromEntries(["rackAreas", "rackEvents", "rackViews"].map((name) => [`garden/rackView#${name}`, GARDEN])),
   ...Object.fromEntries(["rackWeeks", "trayCrops"].map((name) => [`garden/trayNeeds#${name}`, GARDEN])),

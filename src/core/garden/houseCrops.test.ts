@@ -2,7 +2,7 @@ import type { ClimateNormals } from "../place/climate/normals";
 import { normalDay } from "../place/climate/normals";
 import type { Garden, House, Variety } from "./garden";
 import { houseHeat } from "./houseHeat";
-import { cropBands, weekAhead } from "./houseCrops";
+import { cropBands, weatherAlerts, weekAhead } from "./houseCrops";
 import type { Worked } from "./worked";
 
 const normals: ClimateNormals = {
@@ -78,5 +78,13 @@ test("the coming week follows the months, moved by what was measured lately; fro
   );
   expect(mild.warmerByC).toMatchObject({ days: 3 });
   expect(mild.days[0]).toMatchObject({ isFrost: false, tooHot: ["Lettuce"] });
+  const plan = { ...worked, garden: { ...worked.garden, houses: [house()] } } as unknown as Worked;
+  const alerts = (days: typeof measured) =>
+    weatherAlerts(plan, normals, days, today).map(({ kind, crops }) => [kind, ...crops]);
+  expect(alerts([])).toEqual([["frost"]]);
+  expect(alerts(measured)).toEqual([
+    ["chill", "Basil"],
+    ["heat", "Lettuce"],
+  ]);
   expect(weekAhead({ ...worked, placed: new Map() }, normals, house(), [], today).days[0]!.isFrost).toBe(false);
 });

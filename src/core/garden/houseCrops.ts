@@ -79,7 +79,7 @@ export interface WeekAhead {
 
 const DAYS_AHEAD = 7;
 /** Measured days older than this say nothing of the coming ones. */
-const MEASURED_WITHIN_DAYS = 10;
+export const MEASURED_WITHIN_DAYS = 10;
 const FROST_C = 2;
 /** Crops of warm places are harmed under it, over days. */
 const CHILL_C = 8;
@@ -118,6 +118,42 @@ export function weekAhead(
     };
   });
   return { days, warmerByC: by };
+}
+
+/** Something that the coming week does to a house. */
+export interface WeatherAlert {
+  readonly house: string;
+  readonly kind: "frost" | "chill" | "heat";
+  readonly day: Day;
+  /** At worst on that day. */
+  readonly airC: number;
+  readonly crops: readonly string[];
+}
+
+/**
+ * The first day of frost, chill and heat in each house of the coming week. Without measured days only frost is told: the
+ * months alone say nothing of a hot week.
+ */
+export function weatherAlerts(
+  worked: Pick<Worked, "garden" | "placed" | "plan">,
+  normals: ClimateNormals,
+  measured: readonly MeasuredDay[],
+  today: Day,
+): WeatherAlert[] {
+  return worked.garden.houses.flatMap((house): WeatherAlert[] => {
+    const { days, warmerByC } = weekAhead(worked, normals, house, measured, today);
+    const frost = days.find(({ isFrost }) => isFrost);
+    const chill = warmerByC && !frost ? days.find(({ chills }) => chills.length > 0) : undefined;
+    const heat = warmerByC ? days.find(({ tooHot }) => tooHot.length > 0) : undefined;
+    const of = (kind: WeatherAlert["kind"], day: DayAhead, airC: number, crops: readonly string[]): WeatherAlert => ({
+      ...{ house: house.name, kind, day: day.day, airC, crops },
+    });
+    return [
+      ...(frost ? [of("frost", frost, frost.lowestC, [])] : []),
+      ...(chill ? [of("chill", chill, chill.lowestC, chill.chills)] : []),
+      ...(heat ? [of("heat", heat, heat.highestC, heat.tooHot)] : []),
+    ];
+  });
 }
 
 function insideOn(normals: ClimateNormals, house: House, day: Day, by: WeekAhead["warmerByC"]): InsideDay {

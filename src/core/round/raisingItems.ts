@@ -28,7 +28,9 @@ function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
   const begun = batch.batch.begun.find(({ position }) => position === 0)!;
   const upBy = begun.day + within;
   const isOver = batch.batch.clearedDay !== null || batch.stays[1]?.begun === true;
-  if (isOver || begun.countedOf != null || input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)) return [];
+  // Counted before the day, it is counted once more on it: two counts tell how fast the seed is.
+  const isCounted = begun.countedOf != null && ((begun.countedOn ?? upBy) >= upBy || input.today < upBy);
+  if (isOver || isCounted || input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)) return [];
   const due = Math.min(input.today, upBy);
   return [
     {

@@ -8,6 +8,7 @@ import type { Dimension } from "@/core/units/dimensions";
 import { formatNumber, quantityText } from "@/core/units/format";
 import { useOpened } from "@/features/frame/drafts";
 import { Only } from "@/features/frame/who";
+import type { SowingCounts } from "@/server/growth/queries";
 import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { later } from "@/ui/later";
@@ -16,11 +17,13 @@ import { CLOCK_COST, CLOCK_HOW, CLOCK_NAME, clockFaultWords, LEFT_OUT, stallWord
 import { Facts } from "./Facts";
 import { Learned } from "./Learned";
 import { SeedCard } from "./SeedCard";
-import { SowingYear } from "./SowingYear";
+import { SowingYear, type SowingYearProps } from "./SowingYear";
 
 const VarietyForm = later(() => import("./VarietyForm").then((part) => part.VarietyForm));
 
 interface CropProfileSheetProps extends CropProfile {
+  /** Of the latest sowings on which seedlings were counted. */
+  readonly counts: readonly SowingCounts[];
   readonly growingAreas: readonly GrowingAreaRow[];
   readonly units: readonly HarvestUnit[];
   readonly today: Day;
@@ -32,6 +35,7 @@ export function CropProfileSheet({
   kept,
   seed,
   lotWarnings,
+  counts,
   learned,
   fault,
   stall,
@@ -46,7 +50,13 @@ export function CropProfileSheet({
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)]">
       <section aria-label="Its year" className="min-w-0">
-        <SowingYear name={variety.name} stages={variety.stages} elsewhere={elsewhere} today={today} />
+        <SowingYear name={variety.name} stages={variety.stages} beside={besideOf(variety, elsewhere)} today={today} />
+        {variety.clock !== "warmth" && (
+          <p className="text-soft">
+            Dashed: the same table{" "}
+            {variety.clock === "calendar" ? "read once, on the first day of each stage" : "day by day"}.
+          </p>
+        )}
         {elsewhere.length > 0 && (
           <p className="text-soft">
             Dashed: with its last stage in that house instead, without mats and lamps of stands.
@@ -90,7 +100,7 @@ export function CropProfileSheet({
             </ul>
           )}
         </section>
-        <SeedCard variety={kept} seed={seed} warnings={lotWarnings} today={today} />
+        <SeedCard variety={kept} seed={seed} warnings={lotWarnings} counts={counts} />
         <Only right="plan">
           <Button look="strong" onClick={() => setEditing(variety.id)}>
             Change its profile
@@ -111,6 +121,18 @@ export function CropProfileSheet({
       </Drawer>
     </div>
   );
+}
+
+/** What is drawn beside the days of a crop: its last stage in other houses, or the other habit of the calendar. */
+function besideOf({ clock, stages }: Variety, elsewhere: CropProfile["elsewhere"]): SowingYearProps["beside"] {
+  if (clock === "warmth") return elsewhere;
+  const isDaily = clock === "calendar";
+  return [
+    {
+      name: isDaily ? "read at start" : "day by day",
+      stages: stages.map((stage) => ({ ...stage, daysRead: isDaily ? ("start" as const) : ("daily" as const) })),
+    },
+  ];
 }
 
 const WHY_APART = { ec: "other EC", ph: "other pH", solution: "warmer or colder water" } as const;

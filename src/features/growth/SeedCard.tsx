@@ -1,7 +1,9 @@
 import type { GerminationFigure, LotWarning } from "@/core/garden/seed";
 import { seedOnHandG } from "@/core/garden/seed";
 import type { Variety } from "@/core/garden/garden";
-import { dayInWords, type Day } from "@/core/units/day";
+import { daysToHalf } from "@/core/growth/germination";
+import { dayInWords } from "@/core/units/day";
+import type { SowingCounts } from "@/server/growth/queries";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
@@ -11,11 +13,11 @@ interface SeedCardProps {
   readonly variety: Variety;
   readonly seed: GerminationFigure;
   readonly warnings: readonly LotWarning[];
-  readonly today: Day;
+  readonly counts: readonly SowingCounts[];
 }
 
 /** The seed of a crop: how much of it comes up, told and counted, how it is sown, and what is on the shelf. */
-export function SeedCard({ variety, seed, warnings }: SeedCardProps) {
+export function SeedCard({ variety, seed, warnings, counts }: SeedCardProps) {
   const units = useUnits();
   const { thinTo, seedsPerCell, soakH, depthM, lots } = variety;
   const inHundred = (share: number) => `${Math.round(share * 100)} in 100`;
@@ -65,6 +67,13 @@ export function SeedCard({ variety, seed, warnings }: SeedCardProps) {
           {!variety.learns && " It is not used: learning is off."}
         </p>
       )}
+      {counts.length > 0 && (
+        <ul aria-label="Counted sowings" className="text-sm">
+          {counts.map((sowing) => (
+            <li key={sowing.batchId}>{countWords(sowing)}</li>
+          ))}
+        </ul>
+      )}
       {warnings.map((warning) => (
         <p key={warning.lot} role="alert" className="font-bold text-alarm">
           {lotWarningWords(warning)}
@@ -73,6 +82,22 @@ export function SeedCard({ variety, seed, warnings }: SeedCardProps) {
       <Facts rows={rows} />
     </section>
   );
+}
+
+/** A sowing on which seedlings were counted, and how fast they came. */
+function countWords({ sownOn, of, counts }: SowingCounts): string {
+  const last = counts.at(-1)!;
+  const up = `Sown ${dayInWords(sownOn)}: ${formatNumber(last.up)} of ${formatNumber(of)} up on ${dayInWords(last.day)}`;
+  // Counts of other seeds, or fewer than before, tell nothing of the speed.
+  const isRising = counts.every(
+    ({ up: count, day }, at) => at === 0 || (count >= counts[at - 1]!.up && day > counts[at - 1]!.day),
+  );
+  if (counts.length < 2 || !isRising || last.up === 0 || last.up > of) return `${up}.`;
+  const half = daysToHalf(
+    counts.map(({ day, up: count }) => ({ day: day - sownOn, up: count })),
+    of,
+  ).ofGerminated;
+  return half === null ? `${up}.` : `${up}; half of those were there after ${formatNumber(half, 1)} days.`;
 }
 
 /** What to do about a lot that may not come up. */

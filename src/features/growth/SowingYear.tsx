@@ -14,27 +14,27 @@ const RIGHT = 120;
 const TOP = 26;
 const FOOT = 26;
 const FILLS = ["fill-feed-pale", "fill-leaf-pale", "fill-leaf", "fill-water-pale"];
-/** Other houses: told apart by their dashes and their names. */
+/** What is compared: told apart by dashes and names. */
 const DASHES = ["6 4", "2 4", "10 3 2 3", "1 3"];
 
 export interface SowingYearProps {
   readonly name: string;
   readonly stages: readonly (StageLength & { readonly name: string })[];
-  readonly elsewhere: readonly { readonly name: string; readonly stages: readonly StageLength[] }[];
+  readonly beside: readonly { readonly name: string; readonly stages: readonly StageLength[] }[];
   readonly today: Day;
 }
 
-/** Days from sowing to ready for each day of the year that it is sown: stage over stage, and in each other house. */
-export function SowingYear({ name, stages, elsewhere, today }: SowingYearProps) {
+/** Days from sowing to ready for each day of the year that it is sown: stage over stage, and what it is compared with. */
+export function SowingYear({ name, stages, beside, today }: SowingYearProps) {
   const box = useRef<HTMLDivElement>(null);
   const width = useElementWidth(box) ?? 760;
   const narrow = width < 560;
-  const right = width - (narrow || elsewhere.length === 0 ? 12 : RIGHT);
+  const right = width - (narrow || beside.length === 0 ? 12 : RIGHT);
   const from = dayFromIso(`${civilDate(today).year}-01-01`);
   const own = useMemo(() => sowingYear(stages, from, 365), [stages, from]);
   const others = useMemo(
-    () => elsewhere.map((house) => ({ name: house.name, year: sowingYear(house.stages, from, 365) })),
-    [elsewhere, from],
+    () => beside.map((house) => ({ name: house.name, year: sowingYear(house.stages, from, 365) })),
+    [beside, from],
   );
   const totals = [...own, ...others.flatMap(({ year }) => year)].map(({ daysAtEnds }) => daysAtEnds?.at(-1) ?? 0);
   const most = Math.max(10, ...totals);

@@ -1,9 +1,11 @@
 import type { CellProblem } from "@/core/garden/cropColumns";
 import type { CropsProblem } from "@/core/garden/cropsFile";
 import type { GrowthRefusal } from "@/server/growth/refused";
+import type { WeatherAlert } from "@/core/garden/houseCrops";
+import type { UnitPreferences } from "@/core/units/dimensions";
 import type { WeatherColumn, WeatherProblem } from "@/core/place/climate/weatherFile";
 import { dayInWords, type Day } from "@/core/units/day";
-import { formatNumber } from "@/core/units/format";
+import { formatNumber, quantityText } from "@/core/units/format";
 
 const COLUMN_WORDS: Readonly<Record<WeatherColumn, string>> = {
   day: "the date",
@@ -117,4 +119,18 @@ const shareHint = (value: number, greatest: number) =>
 export function turnedWords(latitudeDeg: number): string {
   const [half, warm, cold] = latitudeDeg > 0 ? ["north", "July", "January"] : ["south", "January", "July"];
   return `In the ${half} ${warm} should be warmer than ${cold}. Do the months begin with another one, or has the latitude the wrong sign?`;
+}
+
+/** What the coming week does to a house, and what to do about it. */
+export function weatherAlertWords({ house, kind, day, airC, crops }: WeatherAlert, units: UnitPreferences): string {
+  const air = `${dayInWords(day, "weekday")} about ${quantityText(Math.round(airC), "temperature", units)}`;
+  const named = crops.length > 3 ? `${crops.slice(0, 3).join(", ")} and ${crops.length - 3} more` : crops.join(", ");
+  switch (kind) {
+    case "frost":
+      return `Frost in the ${house}: ${air}. Cover, heat, and drain what can burst.`;
+    case "chill":
+      return `Chill in the ${house}: ${air}, too cold for ${named}.`;
+    case "heat":
+      return `Heat in the ${house}: ${air}, too hot for ${named}. Shade, vent, wet the paths.`;
+  }
 }

@@ -1,6 +1,11 @@
 import type { Metadata } from "next";
 import { dayInWords } from "@/core/units/day";
 import { counted, quantityText } from "@/core/units/format";
+import { normalsOf } from "@/core/garden/climate";
+import { MEASURED_WITHIN_DAYS, weatherAlerts } from "@/core/garden/houseCrops";
+import { recentWeather } from "@/server/place/weatherQueries";
+import { read } from "@/server/session/read";
+import { WeatherAlerts } from "@/features/round/WeatherAlerts";
 import { nextStep } from "@/core/garden/nextStep";
 import { NextStep } from "@/features/round/NextStep";
 import { storeInHand } from "@/core/garden/ahead";
@@ -35,6 +40,11 @@ export default async function RoundPage({
   const opened = Boolean(chosen.item ?? chosen.entry ?? chosen.again);
   const stops = stopsOf(items, done);
   const step = nextStep(season);
+  const normals = normalsOf(season.garden);
+  const measured = normals
+    ? await read((db, { gardenId, today }) => recentWeather(db, gardenId, today, MEASURED_WITHIN_DAYS))
+    : [];
+  const alerts = normals ? weatherAlerts(season, normals, measured, season.plan.today) : [];
   const loopId =
     again?.id ?? (item && subjectOf(item.task).loopId) ?? (entry?.kind === "reading" ? entry.loopId : null);
   const tank = loopId ? await readingView(season, loopId, entry ?? (item && (await readingOf(item)))) : null;
@@ -54,6 +64,7 @@ export default async function RoundPage({
       )}
       <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)] print:block">
         <div className={`print-walk ${opened ? "max-lg:hidden" : ""}`}>
+          <WeatherAlerts alerts={alerts} />
           {step && <NextStep step={step} />}
           <RoundWalk
             hasStep={step !== null}
