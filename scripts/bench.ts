@@ -48,6 +48,7 @@ const PAGES = [
   "/growth/crop?variety=1",
   "/growth/propagation",
   "/growth/shoots",
+  "/growth/trials",
   "/growth/climate",
   "/batches",
   "/batches/orders",

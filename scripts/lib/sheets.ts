@@ -26,6 +26,7 @@ export const SHEETS: readonly string[] = [
     "/growth/sowing",
     "/growth/propagation",
     "/growth/shoots",
+    "/growth/trials",
     "/growth/climate",
     "/growth/climate?house=0",
   ],

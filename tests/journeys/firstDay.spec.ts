@@ -244,6 +244,7 @@ for (const [size, viewport] of SIZES)
         "/growth/propagation",
         "/growth/shoots",
         "/growth/climate",
+        "/growth/trials",
         "/batches",
         "/batches/orders",
         "/batches/balance",

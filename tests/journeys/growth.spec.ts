@@ -220,3 +220,22 @@ test("the usual steps are taken over in the profile, come onto the round and sta
   const logged = await garden.rows("select 1 from log_entry where kind = 'step' and undone_at is null");
   expect(logged).toHaveLength(1);
 });
+
+test("a trial of two lots says whether it was chance, what would show it, and asks about figures that were swapped", async ({
+  page,
+}) => {
+  await page.goto("/growth/trials");
+  await ready(page);
+  const counts = page.getByRole("region", { name: "Two counts" });
+  await expect(counts).toContainText("No difference is shown.");
+  await expect(counts).toContainText("Chance alone gives a difference as large in 5 of 100 such trials.");
+  await counts.getByRole("textbox", { name: "Of B came up" }).fill("25");
+  await expect(counts).toContainText("Lot A is better: chance hardly does that.");
+  await counts.getByRole("textbox", { name: "Of B came up" }).fill("60");
+  await expect(counts.getByRole("alert")).toContainText("Were the two figures of a lot swapped?");
+  await page.getByLabel("What is compared").selectOption({ label: "weights or days, one for each plant" });
+  const weights = page.getByRole("region", { name: "Two groups of figures" });
+  await expect(weights).toContainText("A is likely greater, by 16");
+  await weights.getByLabel("Group B").fill("168 heavy 171");
+  await expect(weights).toContainText("“heavy” is no figure");
+});

@@ -32,6 +32,7 @@ export const SHEETS: readonly Way[] = [
   { href: "/growth/sowing", name: "Sowing", about: "sow day and cells" },
   { href: "/growth/propagation", name: "Propagation", about: "racks, tray by tray" },
   { href: "/growth/shoots", name: "Shoots and fodder", about: "trays sown by weight, ration of animals" },
+  { href: "/growth/trials", name: "Trials", about: "is it better, or was it chance" },
   { href: "/growth/climate", name: "Climate", about: "months of the place, heat, shade and lamps" },
   { href: "/batches", name: "Batches", about: "the season", key: "b" },
   { href: "/batches/orders", name: "Orders", about: "by customer and weekday" },
