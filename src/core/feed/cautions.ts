@@ -53,6 +53,11 @@ export const CAUTIONS = {
     short: "Heaters: clear of film and plants, on a thermostat; no unvented flame where people work.",
     more: "Keep the clearance that the maker tells, a carbon-monoxide alarm where anything burns, and fuel outside. Gas and wiring are licensed trades; local rules go before this page.",
   },
+  plantProtection: {
+    short:
+      "Sprays and released beneficials: the product's label and local rules first; write product, dose and waiting days.",
+    more: "Gloves, mask and clothing as the label says; keep people out until it allows; never on flowers that bees visit. What is eaten waits its days. A licence may be needed to buy or use it.",
+  },
   fodder: {
     short: "Mouldy fodder can kill animals: look at and smell every tray, and throw mouldy ones away.",
     more: "Seed for feed only, never dressed seed; clean trays between crops; change feed slowly over a week or two. Fodder is wet: it does not replace hay and grain by weight. A veterinarian or feed adviser goes before this page.",

@@ -3,6 +3,7 @@ import { insideDay } from "../place/climate/houseAir";
 import { standCounts } from "../place/standCounts";
 import { traysOf, type ShootsRack, type TrayRack } from "../place/kinds/racks";
 import type { Day } from "../units/day";
+import type { TimerProgram } from "../water/timer";
 import type { Garden, Stand, Variety } from "./garden";
 import { outsideYear } from "./climate";
 import { seedOfBatchG } from "./seedOrders";
@@ -37,8 +38,8 @@ export interface RackView {
   readonly lampHours: number | null;
   readonly domed: boolean;
   readonly rinsesPerDay: number | null;
-  /** The loop that waters it; null: by hand. */
-  readonly loopName: string | null;
+  /** The loop that waters it, and when; null: by hand. */
+  readonly loop: { readonly name: string; readonly timer: TimerProgram } | null;
   /** What the mat needs on the coldest night of a normal year, W, and of energy on such a day; null where there is none. */
   readonly mat: { readonly watts: number; readonly kwhPerDay: number } | null;
   /** Rack by rack, the top shelf first. */
@@ -100,12 +101,17 @@ export function rackViews(worked: Worked, areaId: number, day: Day): RackView[] 
     return {
       ...{ standId: stand.id, name: stand.name, matC: stand.matC, lampHours: stand.lampHours, domed: stand.domed },
       houseName: garden.houses.find(({ id }) => id === stand.houseId)?.name ?? "",
-      loopName: garden.loops.find(({ id }) => id === stand.loopId)?.name ?? null,
+      loop: loopOf(garden, stand),
       mat: matOf(garden, stand, spec),
       rinsesPerDay: spec.kind === "shoots-rack" ? spec.rinsesPerDay : null,
       shelves,
     };
   });
+}
+
+function loopOf({ loops }: Garden, { loopId }: Stand): RackView["loop"] {
+  const loop = loops.find(({ id }) => id === loopId);
+  return loop ? { name: loop.name, timer: loop.timer } : null;
 }
 
 /** The mat of a rack: the trays' area at its set point, in the coldest air of its house. */

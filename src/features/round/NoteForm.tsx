@@ -1,9 +1,11 @@
 "use client";
+import { CAUTIONS } from "@/core/feed/cautions";
 import type { Day } from "@/core/units/day";
 import { addNote } from "@/server/round/actions";
 import { noteSchema } from "@/server/round/schema";
 import { EntityForm } from "@/features/frame/form/EntityForm";
 import type { FieldSpec } from "@/features/frame/form/fields";
+import { CautionNote } from "@/ui/Caution";
 
 const FIELDS: readonly FieldSpec[] = [
   { name: "title", label: "What", type: "text", wide: true },
@@ -23,6 +25,8 @@ export function NoteForm({ today, onDone }: { today: Day; onDone: () => void }) 
       saved="Noted"
       undo={false}
       onDone={onDone}
-    />
+    >
+      <CautionNote {...CAUTIONS.plantProtection} />
+    </EntityForm>
   );
 }

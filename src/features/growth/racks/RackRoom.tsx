@@ -46,7 +46,9 @@ export function RackRoom({ crop, traysPerDay, places, inSoak }: RackRoomProps) {
       </p>
       {waterL > 0 && (
         <p>
-          Rinsed {rinsesPerDay} times a day: {quantityText(waterL, "volume", units)} a day for this crop.
+          Rinsed {rinsesPerDay} times a day: {quantityText(waterL, "volume", units)} a day for this crop.{" "}
+          {crop.isFodder &&
+            "What drains goes to trees, grass or compost: it carries starch and germs, and never back into a feed tank."}
         </p>
       )}
     </div>

@@ -6,6 +6,7 @@ import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
 import { formatNumber, quantityText } from "@/core/units/format";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { CAUTIONS } from "@/core/feed/cautions";
+import { timerWords } from "@/features/water/words";
 import { Button } from "@/ui/Button";
 import { CautionNote } from "@/ui/Caution";
 import { DayInput } from "@/ui/DayInput";
@@ -90,11 +91,11 @@ export function RackSheet({ areas, areaId, day, today, racks, events }: RackShee
 }
 
 function rackFacts(rack: RackView, units: UnitPreferences): string {
-  const { houseName, matC, mat, lampHours, domed, rinsesPerDay, loopName } = rack;
+  const { houseName, matC, mat, lampHours, domed, rinsesPerDay, loop } = rack;
   const needs = mat === null ? "" : `: ${formatNumber(mat.watts, 0)} W in the coldest night`;
   return [
     houseName,
-    loopName === null ? "watered by hand" : `watered by the ${loopName} loop`,
+    loop === null ? "watered by hand" : `watered by the ${loop.name} loop: ${timerWords(loop.timer)}`,
     matC === null ? null : `mat at ${quantityText(matC, "temperature", units)}${needs}`,
     lampHours === null ? null : `lamps ${lampHours} h a day`,
     domed ? "under a dome" : null,
