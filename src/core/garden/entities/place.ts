@@ -47,7 +47,7 @@ export const HOUSE = entity({
       hint: "of the lamps that are on between these hours; by a meter, or the label at that height",
     }),
     choiceField("roof", "Roof", ["flat", "gable", "round"], { gable: "gable, with a ridge" }, { initial: "flat" }),
-    numberField("ridgeM", "Height at the ridge", "length", 0.3, 60, {
+    numberField("ridgeM", "Ridge over the ground", "length", 0.3, 60, {
       nullable: true,
       initial: null,
       hint: "of a gable or round roof; its height above is then that of the walls",
