@@ -1,6 +1,7 @@
 import { STAND_MODELS } from "../place/kinds";
 import { stageBoundaries, stallOf } from "../growth/stageDays";
 import { dayFromIso } from "../units/day";
+import { et0ByHouse } from "./climate";
 import { clockedVarieties, clockFault, inEachHouse } from "./clocks";
 import { cropProfile } from "./cropProfile";
 import type { Garden, House, Stand, Variety } from "./garden";
@@ -100,4 +101,42 @@ test("crops whose bands do not meet are named as bad neighbours of one tank", ()
   const untold = { ...lettuce, id: 3, name: "Untold", ecLow: null, ecHigh: null } as Variety;
   const found = cropProfile(garden({ varieties: [lettuce, melon, untold] }), 1, 20_000)!;
   expect(found.badNeighbours).toEqual([{ name: "Melon", why: "ec" }]);
+});
+
+test("whatever a form takes for a crop, a house and a stand gives days, and no garden that cannot be worked out", () => {
+  const outside = { highestCByMonth: new Array<number>(12).fill(60), lowestCByMonth: new Array<number>(12).fill(-70) };
+  const crops = [
+    { airBaseC: 30, airOptimumC: 30, airCeilingC: 30, lightMolPerM2Day: 0.01, halfLightMol: null },
+    { airBaseC: -10, airOptimumC: -10, airCeilingC: -10, lightMolPerM2Day: 100, halfLightMol: 100 },
+    { airBaseC: 10, airOptimumC: 45, airCeilingC: 60, lightMolPerM2Day: 0.05, halfLightMol: 100 },
+  ];
+  const houses = [
+    house(1, {
+      warmerByDayC: 40,
+      warmerByNightC: 40,
+      ventedAtC: null,
+      lampsFromMin: 0,
+      lampsToMin: 1440,
+      lampsUmolPerM2S: 3000,
+    }),
+    house(1, { warmerByDayC: -20, warmerByNightC: -20, ventedAtC: 0, heatedToC: -10, shadeShare: 1 }),
+  ];
+  for (const crop of crops)
+    for (const one of houses) {
+      const stage0 = { ...stage(2, 0.5, true), daysByMonth: new Array<number>(12).fill(0.5) };
+      const stages = [stage0, { ...stage0, referenceDays: null }] as unknown as Variety["stages"];
+      const variety = { ...lettuce, ...crop, stages };
+      const all = garden({
+        climate: { ...garden().climate!, ...outside },
+        houses: [one],
+        stands: [stand(1, 1, 2, { matC: 45, lampsUmolPerM2S: 3000, lampHours: 24 })],
+        varieties: [variety],
+      });
+      const [clocked] = clockedVarieties(all);
+      expect(et0ByHouse(all).get(1)!.every(Number.isFinite)).toBe(true);
+      expect(clockFault(all, variety)).toBeNull();
+      const days = stageBoundaries(dayFromIso("2027-06-01"), clocked!.stages);
+      expect(days.every(Number.isInteger)).toBe(true);
+      expect(days).toEqual([...days].sort((a, b) => a - b));
+    }
 });

@@ -1,6 +1,7 @@
 import type { Stall } from "../growth/stageDays";
 import { dailyProgress, type GrowingDay, type ThermalLightStage } from "../growth/thermalLight";
 import { insideDay, LIGHT_THROUGH } from "../place/climate/houseAir";
+import { MOL_PER_UMOL_HOUR } from "../place/climate/lamps";
 import type { OutsideDay } from "../place/climate/normals";
 import { dailyLightMol } from "../place/climate/sun";
 import { standCounts } from "../place/standCounts";
@@ -20,8 +21,10 @@ export type ClockFault =
 
 type Clocked = Pick<Garden, "climate" | "latitudeDeg" | "houses" | "stands" | "varieties" | "batches">;
 
-/** µmol/m² s for an hour, in mol/m². */
-const MOL_PER_UMOL_HOUR = 0.0036;
+/** Temperatures of a crop that are told to be the same are held so far apart. */
+const APART_C = 0.2;
+/** Less light than this is no light that a crop could want. */
+const LEAST_DLI_MOL = 0.1;
 /** Progress is kept to a ten-millionth of a stage, the same on the server and in the browser. */
 const STEP = 1e7;
 
@@ -30,13 +33,14 @@ export function thermalStage(variety: Variety, stage: Stage): ThermalLightStage 
   const { airBaseC, airOptimumC, airCeilingC, lightMolPerM2Day } = variety;
   if (airBaseC === null || airOptimumC === null || airCeilingC === null) return { kind: "no-temperatures" };
   if (stage.usesLight && !lightMolPerM2Day) return { kind: "no-light-wanted" };
-  const referenceDliMol = lightMolPerM2Day || 1;
+  const referenceDliMol = Math.max(LEAST_DLI_MOL, lightMolPerM2Day ?? 0);
+  const optimumC = Math.max(airOptimumC, airBaseC + APART_C);
   return {
     referenceDays: stage.referenceDays ?? Math.min(...stage.daysByMonth),
     baseC: airBaseC,
-    optimumC: Math.max(airOptimumC, airBaseC + 0.1),
-    maxC: Math.max(airCeilingC, airOptimumC + 0.1, airBaseC + 0.2),
-    halfLightMol: variety.halfLightMol ?? Math.max(0.1, referenceDliMol / 2),
+    optimumC,
+    maxC: Math.max(airCeilingC, optimumC + APART_C),
+    halfLightMol: variety.halfLightMol ?? Math.max(LEAST_DLI_MOL, referenceDliMol / 2),
     referenceDliMol,
     usesLight: stage.usesLight,
   };
@@ -106,7 +110,8 @@ function areaYears(garden: Clocked, outside: readonly OutsideDay[], areaId: numb
 export function progressByDay(stage: ThermalLightStage, years: readonly AreaYear[]): number[] {
   return years[0]!.days.map((_, at) => {
     const progress = years.reduce((sum, { share, days }) => sum + share * dailyProgress(stage, days[at]!), 0);
-    return Math.round(progress * STEP) / STEP;
+    // No stage is over within less than a day.
+    return Math.round(Math.min(1, progress) * STEP) / STEP;
   });
 }
 

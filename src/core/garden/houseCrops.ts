@@ -158,8 +158,9 @@ export function weatherAlerts(
 
 function insideOn(normals: ClimateNormals, house: House, day: Day, by: WeekAhead["warmerByC"]): InsideDay {
   const normal = normalDay(normals, dayOfYear(day));
-  const lowestC = normal.lowestC + (by?.low ?? 0);
-  return insideDay(house, { ...normal, lowestC, highestC: Math.max(lowestC, normal.highestC + (by?.high ?? 0)) });
+  const lowestC = Math.min(60, Math.max(-70, normal.lowestC + (by?.low ?? 0)));
+  const highestC = Math.min(70, Math.max(lowestC, normal.highestC + (by?.high ?? 0)));
+  return insideDay(house, { ...normal, lowestC, highestC });
 }
 
 /** Varieties with plants in some growing areas on a day. */

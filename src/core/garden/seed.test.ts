@@ -33,6 +33,7 @@ test("germination: told by the profile, by a tested lot, moved by what was count
   expect(found.counted).toMatchObject({ sowings: 5, of: 500, up: 300, estimate: 0.6 });
   expect(found.used).toBeCloseTo((0.8 * 50 + 300) / 550, 12);
   expect(germinationFigure(variety({ learns: false }), [counted(1, 100, 60)]).used).toBe(0.8);
+  expect(germinationFigure(variety(), [counted(1, 1_000_000, 0)]).used).toBe(0.01);
   // One sowing of which nothing came up makes the next ones larger, not impossible.
   expect(germinationFigure(variety(), [counted(1, 84, 0)]).used).toBeCloseTo(40 / 134, 12);
 });

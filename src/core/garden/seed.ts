@@ -4,6 +4,8 @@ import type { BatchRow, SeedLot, Variety } from "./garden";
 
 /** Seeds that the figure of the packet or the profile weighs as much as, beside what was counted. */
 const PRIOR_SEEDS = 50;
+/** The least that a profile can tell, too. */
+const LEAST = 0.01;
 /** The latest sowings that were counted tell what the seed is like now. */
 const LATEST_COUNTS = 5;
 
@@ -50,7 +52,7 @@ export function germinationFigure(
   const of = counts.reduce((sum, count) => sum + count.of, 0);
   const up = counts.reduce((sum, count) => sum + count.up, 0);
   const counted = { ...countedGermination(up, of, 95), sowings: counts.length, of, up };
-  const used = variety.learns ? (told * PRIOR_SEEDS + up) / (PRIOR_SEEDS + of) : told;
+  const used = variety.learns ? Math.max(LEAST, (told * PRIOR_SEEDS + up) / (PRIOR_SEEDS + of)) : told;
   return { told, toldBy, counted, used };
 }
 

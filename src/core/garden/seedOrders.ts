@@ -1,6 +1,7 @@
 import type { PlanBatch } from "../batches/types";
 import { seedToOrder } from "../growth/seedNeed";
 import type { Day } from "../units/day";
+import { GREATEST } from "../units/range";
 import type { Garden, Variety } from "./garden";
 import { seedOnHandG } from "./seed";
 
@@ -15,9 +16,12 @@ export interface SeedOrder {
   readonly orderBy: Day;
 }
 
-/** Seed of a sowing, g: by weight on trays, else by its count. */
-export function seedOfBatchG(variety: Variety, cells: number): number {
-  return variety.tray ? cells * variety.tray.seedGPerTray : (cells * variety.seedsPerCell) / variety.seedsPerG;
+/** Seed of a sowing, g: by weight on trays, else by its count; as far as anybody weighs. */
+export function seedOfBatchG(
+  { tray, seedsPerCell, seedsPerG }: Pick<Variety, "tray" | "seedsPerCell" | "seedsPerG">,
+  cells: number,
+): number {
+  return Math.min(GREATEST, tray ? cells * tray.seedGPerTray : (cells * seedsPerCell) / seedsPerG);
 }
 
 /**
@@ -33,7 +37,7 @@ export function seedOrders({ varieties, batches }: Pick<Garden, "varieties" | "b
       let neededG = 0;
       let shortOn: Day | null = null;
       for (const { sowDay, cells } of toSow.toSorted((a, b) => a.sowDay - b.sowDay)) {
-        neededG += seedOfBatchG(variety, cells);
+        neededG = Math.min(GREATEST, neededG + seedOfBatchG(variety, cells));
         if (shortOn === null && neededG > onHandG + 1e-9) shortOn = Math.max(today, sowDay);
       }
       if (shortOn === null) return [];

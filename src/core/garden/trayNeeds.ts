@@ -2,6 +2,7 @@ import { marketTrays, type MarketNeed, type MarketTrays, type TrayCrop } from ".
 import { trayYieldG } from "../growth/trayYield";
 import { traysOf } from "../place/kinds/racks";
 import type { Day } from "../units/day";
+import { GREATEST } from "../units/range";
 import { clockedVarieties } from "./clocks";
 import type { Garden, Variety } from "./garden";
 
@@ -89,5 +90,5 @@ function needsOf({ orders, varieties }: Garden, crop: TrayCropOf, today: Day): M
   const gPerUnit = (crop.seedGPerTray * crop.yieldRatio) / perTray;
   return [...byWeekday]
     .sort(([a], [b]) => a - b)
-    .map(([weekday, units]) => ({ crop: crop.name, weekday, needG: units * gPerUnit }));
+    .map(([weekday, units]) => ({ crop: crop.name, weekday, needG: Math.min(GREATEST, units * gPerUnit) }));
 }

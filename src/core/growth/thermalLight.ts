@@ -22,6 +22,9 @@ export interface GrowingDay {
   readonly dliMol: number;
 }
 
+/** Of the air in a house. */
+const AIR_C: readonly [least: number, greatest: number] = [-80, 80];
+
 /** Parts of half a day, from the coldest hour to the warmest: the factor is bent, so its mean is not that of the mean. */
 const PARTS = 48;
 const COSINES = Float64Array.from({ length: PARTS }, (_, part) => Math.cos((Math.PI * (part + 0.5)) / PARTS));
@@ -34,7 +37,7 @@ const COSINES = Float64Array.from({ length: PARTS }, (_, part) => Math.cos((Math
  */
 export function temperatureFactor(cardinals: Cardinals, temperatureC: number): number {
   requireCardinals("temperatureFactor", cardinals);
-  requireRange("temperatureFactor", "temperatureC", temperatureC, -80, 80);
+  requireRange("temperatureFactor", "temperatureC", temperatureC, ...AIR_C);
   return factorAt(cardinals, temperatureC);
 }
 
@@ -61,7 +64,7 @@ export function lightFactor(
   requireFigures(
     "lightFactor",
     { halfLightMol, referenceDliMol, dliMol },
-    { halfLightMol: [0.1, 100], referenceDliMol: [0.1, 100], dliMol: [0, 200] },
+    { halfLightMol: [0.1, 100], referenceDliMol: [0.1, 100], dliMol: [0, 1000] },
   );
   return ((dliMol / (dliMol + halfLightMol)) * (referenceDliMol + halfLightMol)) / referenceDliMol;
 }
@@ -75,8 +78,8 @@ export function lightFactor(
  */
 export function dailyProgress(stage: ThermalLightStage, { lowestC, highestC, dliMol }: GrowingDay): number {
   requireRange("dailyProgress", "referenceDays", stage.referenceDays, 0.5, 400);
-  requireRange("dailyProgress", "lowestC", lowestC, -80, 60);
-  requireRange("dailyProgress", "highestC", highestC, lowestC, 80);
+  requireRange("dailyProgress", "lowestC", lowestC, ...AIR_C);
+  requireRange("dailyProgress", "highestC", highestC, lowestC, AIR_C[1]);
   const light = stage.usesLight ? lightFactor(stage, dliMol) : 1;
   return (meanTemperatureFactor(stage, lowestC, highestC) * light) / stage.referenceDays;
 }

@@ -48,3 +48,10 @@ test.each(of("bootstrapMean"))("a mean resampled: $name", ({ given, expect: want
   for (const end of ["low", "high"] as const)
     expect(Math.abs(found[end] - want[end])).toBeLessThanOrEqual(0.02 * range);
 });
+
+test("groups of many figures, and of figures that hardly differ, are compared too", () => {
+  expect(compareMeans([1, 1.0000001], [1e6, 1e6], 0.95)).toMatchObject({ p: expect.closeTo(0, 6) });
+  const many = Array.from({ length: 10_000 }, (_, at) => at % 7);
+  const { low, mean, high } = resampledMean(many, 0.9);
+  expect([low < mean, mean < high, high - low < 0.2]).toEqual([true, true, true]);
+});

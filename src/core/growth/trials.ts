@@ -54,10 +54,14 @@ export function compareMeans(
   const half = studentQuantile(1 - confidence, df) * Math.sqrt(variance);
   return {
     ...{ meanA: one.mean, meanB: other.mean, difference, t, df },
-    ...{ sdA: Math.sqrt(one.variance), sdB: Math.sqrt(other.variance), p: studentTwoSided(t, df) },
+    ...{ sdA: Math.sqrt(one.variance), sdB: Math.sqrt(other.variance), p: studentTwoSided(held(t), df) },
     ...{ low: difference - half, high: difference + half },
   };
 }
+
+/** Past it the probability is 0 to all digits. */
+const MOST_T = 1e8;
+const held = (t: number) => Math.min(MOST_T, Math.max(-MOST_T, t));
 
 function summary(values: readonly number[]) {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -170,7 +174,10 @@ export function sizeForShares(shareA: number, shareB: number, wish: Power): numb
   return ((pooled + apart) / difference) ** 2;
 }
 
-const RESAMPLES = 20_000;
+/** As many as a screen that follows the typing can wait for. */
+const MOST_RESAMPLES = 20_000;
+const LEAST_RESAMPLES = 2000;
+const MOST_DRAWS = 2_000_000;
 
 /**
  * The interval of a mean by resampling: no distribution is taken for granted.
@@ -178,7 +185,7 @@ const RESAMPLES = 20_000;
  * @param values 2–10 000
  * @param confidence of the interval, 0.5–0.99
  * @throws RangeError when a figure is outside its range
- * @source Efron 1979, percentile interval; 20 000 resamples from a fixed seed
+ * @source Efron 1979, percentile interval; up to 20 000 resamples from a fixed seed
  */
 export function resampledMean(
   values: readonly number[],
@@ -188,11 +195,12 @@ export function resampledMean(
   requireEach("resampledMean", "values", values, -GREATEST, GREATEST);
   requireRange("resampledMean", "confidence", confidence, 0.5, 0.99);
   const random = randomLcg(0.5);
-  const means = Float64Array.from({ length: RESAMPLES }, () => {
+  const resamples = Math.round(Math.min(MOST_RESAMPLES, Math.max(LEAST_RESAMPLES, MOST_DRAWS / values.length)));
+  const means = Float64Array.from({ length: resamples }, () => {
     let sum = 0;
     for (let at = 0; at < values.length; at++) sum += values[Math.floor(random() * values.length)]!;
     return sum / values.length;
   }).sort();
-  const at = (share: number) => means[Math.min(RESAMPLES - 1, Math.floor(share * RESAMPLES))]!;
+  const at = (share: number) => means[Math.min(resamples - 1, Math.floor(share * resamples))]!;
   return { mean: summary(values).mean, low: at((1 - confidence) / 2), high: at((1 + confidence) / 2) };
 }

@@ -5,6 +5,9 @@ import { binomialTail, cellsToSow, keptInCell, type SowingWish } from "./cellsTo
 /** Points at which the spread of the germination is looked at. */
 const POINTS = 200;
 
+/** More is no sowing any more. */
+const MOST_CELLS = 50_000_000;
+
 /** A germination that a sowing may turn out to have, and how likely it is. */
 interface Weighed {
   readonly cellToPlant: number;
@@ -38,7 +41,7 @@ export function cellsForVaryingLots(
     );
   const enough = (cells: number) => chanceOf(cells) >= wish.confidence - 1e-12;
   let [low, high] = [wish.targetPlants - 1, plain.cells];
-  const most = plain.cells * 50;
+  const most = Math.min(MOST_CELLS, plain.cells * 50);
   while (!enough(high)) {
     if (high >= most) return { kind: "never" };
     low = high;

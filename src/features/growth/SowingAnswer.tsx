@@ -7,6 +7,7 @@ import { cellsForVaryingLots } from "@/core/growth/varyingLots";
 import { lotWarnings, seedOnHandG } from "@/core/garden/seed";
 import { seedNeed, seedToOrder } from "@/core/growth/seedNeed";
 import { dayInWords, type Day } from "@/core/units/day";
+import { GREATEST } from "@/core/units/range";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
 import type { GrowingAreaRow, Variety } from "@/core/garden/garden";
 import { Why } from "@/ui/Why";
@@ -176,7 +177,7 @@ function OnShelf({
 }) {
   const units = useUnits();
   const onHandG = seedOnHandG(variety.lots);
-  const { gramsToBuy, orderBy } = seedToOrder(grams, onHandG, sowDay, variety.seedLeadDays);
+  const { gramsToBuy, orderBy } = seedToOrder(Math.min(GREATEST, grams), onHandG, sowDay, variety.seedLeadDays);
   return (
     <p>
       <span className="block text-soft">on the shelf</span>

@@ -1,8 +1,14 @@
 import { requireRange } from "../../units/range";
 
+/** Air is nowhere colder or hotter, outside or in a house. */
+export const COLDEST_C = -70;
+export const HOTTEST_C = 70;
+/** More vapour than air at 54 °C can hold is in no house where plants live; kPa. */
+export const MOST_VAPOUR_KPA = 15;
+
 /** Saturation vapour pressure, kPa. @source FAO-56, equation 11 */
 export function saturationKpa(airC: number): number {
-  requireRange("saturationKpa", "airC", airC, -60, 70);
+  requireRange("saturationKpa", "airC", airC, COLDEST_C, HOTTEST_C);
   return 0.6108 * Math.exp((17.27 * airC) / (airC + 237.3));
 }
 

@@ -1,5 +1,13 @@
 import { requireFigures } from "../../units/range";
-import { airPressureKpa, meanSaturationKpa, psychrometricKpaPerC, saturationSlope } from "./air";
+import {
+  airPressureKpa,
+  COLDEST_C,
+  HOTTEST_C,
+  meanSaturationKpa,
+  MOST_VAPOUR_KPA,
+  psychrometricKpaPerC,
+  saturationSlope,
+} from "./air";
 
 /** The air that plants stand in, on a day, and what reaches them. */
 export interface Et0Day {
@@ -35,7 +43,12 @@ export function netLongwave(highestC: number, lowestC: number, vapourPressureKpa
   requireFigures(
     "netLongwave",
     { highestC, lowestC, vapourPressureKpa, skyRatio },
-    { highestC: [-60, 70], lowestC: [-60, 70], vapourPressureKpa: [0, 15], skyRatio: [0, 10] },
+    {
+      highestC: [COLDEST_C, HOTTEST_C],
+      lowestC: [COLDEST_C, HOTTEST_C],
+      vapourPressureKpa: [0, MOST_VAPOUR_KPA],
+      skyRatio: [0, 10],
+    },
   );
   const fourth = ((highestC + ZERO_C_K) ** 4 + (lowestC + ZERO_C_K) ** 4) / 2;
   const sky = Math.min(1, Math.max(LEAST_SKY_RATIO, skyRatio));

@@ -32,7 +32,7 @@ export function heaterW(lossWPerK: number, setPointC: number, coldestC: number):
   requireFigures(
     "heaterW",
     { lossWPerK, setPointC, coldestC },
-    { lossWPerK: [0, GREATEST], setPointC: [-30, 60], coldestC: [-80, 60] },
+    { lossWPerK: [0, GREATEST], setPointC: [-30, 60], coldestC: [-80, 80] },
   );
   return lossWPerK * Math.max(0, setPointC - coldestC);
 }
@@ -42,7 +42,7 @@ export function heldC(heater: number, lossWPerK: number, setPointC: number, cold
   requireFigures(
     "heldC",
     { heater, lossWPerK, setPointC, coldestC },
-    { heater: [0, GREATEST], lossWPerK: [0.001, GREATEST], setPointC: [-30, 60], coldestC: [-80, 60] },
+    { heater: [0, GREATEST], lossWPerK: [0.001, GREATEST], setPointC: [-30, 60], coldestC: [-80, 80] },
   );
   return Math.max(coldestC, Math.min(setPointC, coldestC + heater / lossWPerK));
 }
@@ -64,7 +64,7 @@ export interface DegreeHours {
  */
 export function degreeHours(setPointC: number, lowestC: number, highestC: number): DegreeHours {
   requireRange("degreeHours", "setPointC", setPointC, -30, 60);
-  requireRange("degreeHours", "lowestC", lowestC, -80, 60);
+  requireRange("degreeHours", "lowestC", lowestC, -80, 80);
   requireRange("degreeHours", "highestC", highestC, lowestC, 80);
   const [mean, half] = [(lowestC + highestC) / 2, (highestC - lowestC) / 2];
   if (setPointC <= lowestC) return { degreeHours: 0, hours: 0 };

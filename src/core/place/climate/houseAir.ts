@@ -1,5 +1,5 @@
 import { requireFigures } from "../../units/range";
-import { meanSaturationKpa } from "./air";
+import { COLDEST_C, HOTTEST_C, meanSaturationKpa, MOST_VAPOUR_KPA } from "./air";
 import type { OutsideDay } from "./normals";
 import { et0UnderCover, type Et0UnderCover } from "./underCover";
 
@@ -50,16 +50,19 @@ export function insideDay(house: HouseClimate, outside: OutsideDay): InsideDay {
   requireHouse("insideDay", house);
   requireOutside("insideDay", outside);
   const heated = (airC: number) => Math.max(airC, house.heatedToC ?? -Infinity);
-  const lowestC = heated(outside.lowestC + house.warmerByNightC);
+  const lowestC = believed(heated(outside.lowestC + house.warmerByNightC));
   const warmC = outside.highestC + house.warmerByDayC;
   const ventedC =
     house.ventedAtC === null ? warmC : Math.min(warmC, Math.max(house.ventedAtC, Math.min(warmC, outside.highestC)));
   return {
     lowestC,
-    highestC: Math.max(lowestC, heated(ventedC)),
+    highestC: believed(Math.max(lowestC, heated(ventedC))),
     radiationMjPerM2Day: outside.radiationMjPerM2Day * lightInside(house),
   };
 }
+
+/** However much warmer a house is told to be. */
+const believed = (airC: number) => Math.min(HOTTEST_C, Math.max(COLDEST_C, airC));
 
 /**
  * Reference evapotranspiration in a house on a day; null under a solid roof, where no light of the sky drives it and what
@@ -83,7 +86,7 @@ export function houseEt0(house: HouseClimate, outside: OutsideDay, elevationM: n
     windAt2MMPerS: outside.windAt2MMPerS,
     highestC: inside.highestC,
     lowestC: inside.lowestC,
-    vapourPressureKpa: outside.humidity * meanSaturationKpa(inside.highestC, inside.lowestC),
+    vapourPressureKpa: Math.min(MOST_VAPOUR_KPA, outside.humidity * meanSaturationKpa(inside.highestC, inside.lowestC)),
   });
 }
 

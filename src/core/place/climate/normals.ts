@@ -1,5 +1,5 @@
 import { requireEach, requireFigures, requireRange, requireWhole } from "../../units/range";
-import { vapourPressureKpa, meanSaturationKpa, saturationKpa } from "./air";
+import { meanSaturationKpa, MOST_VAPOUR_KPA, saturationKpa, vapourPressureKpa } from "./air";
 import { clearSkyRadiation, K_RS, radiationFromTemperatures, sunOfDay } from "./sun";
 
 /** What the weather of a place is like, month by month, January first. */
@@ -102,7 +102,7 @@ export function measuredDay(
   return {
     highestC,
     lowestC,
-    vapourPressureKpa: pressureKpa,
+    vapourPressureKpa: Math.min(MOST_VAPOUR_KPA, pressureKpa),
     humidity: humidity ?? Math.min(1, saturationKpa(lowestC) / meanSaturationKpa(highestC, lowestC)),
     windAt2MMPerS: windMPerS ?? USUAL_WIND_M_PER_S,
     radiationMjPerM2Day:
