@@ -573,6 +573,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "growth/seedNeed#seedNeed": {
     args: [{ cells: 60, seedsPerCell: 3, seedsPerG: 800, cellsPerTray: 50, pricePerG: 4.5 }],
   },
+  "growth/seedNeed#seedOfBatchG": { args: [{ seedsPerCell: 2, seedsPerG: 100, tray: null }, 40] },
   "growth/seedNeed#seedToOrder": { args: [14.5, 4.25, day, 9] },
   "growth/severalOrOne#seedWay": {
     args: [
@@ -1241,7 +1242,6 @@ export const INSIDE: Readonly<Record<string, string>> = {
   ...Object.fromEntries(
     ["germinationFigure", "lotInUse", "lotWarnings", "seedOnHandG"].map((name) => [`garden/seed#${name}`, GARDEN]),
   ),
-  "garden/seedOrders#seedOfBatchG": GARDEN,
   "garden/seedOrders#seedOrders": GARDEN,
   "garden/learnedDays#learnedDays": GARDEN,
   "garden/learnedDays#learnedStages": GARDEN,

@@ -34,6 +34,11 @@ export interface PlanVariety {
   readonly pattern: HarvestPattern;
   /** Days from sowing by which seedlings must be up; null: nobody is warned. */
   readonly upWithinDays?: number | null;
+  /** Hours that its seed soaks before it is sown; 0 or nothing told: not at all. */
+  readonly soakH?: number;
+  readonly seedsPerG?: number;
+  /** Of what is sown by weight. */
+  readonly tray?: { readonly seedGPerTray: number } | null;
   /** Its seed, the oldest lot first. */
   readonly lots?: readonly { readonly name: string; readonly onHandG: number }[];
   /** How its plants are raised between the moves. */

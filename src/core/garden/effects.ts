@@ -2,12 +2,12 @@ import type { Day } from "../units/day";
 import type { Worked } from "./worked";
 import type { StockLetter } from "../feed/salts";
 import type { DoseSlip } from "../feed/slip";
+import { seedOfBatchG } from "../growth/seedNeed";
 import { feedAmounts } from "../round/tankItems";
 import { plannedFigure } from "../round/log";
 import type { RoundItem, RoundTask } from "../round/types";
 import type { Garden, Loop } from "./garden";
 import { lotInUse } from "./seed";
-import { seedOfBatchG } from "./seedOrders";
 
 type MixTask = Extract<RoundTask, { readonly kind: "mix" }>;
 

@@ -1,3 +1,4 @@
+import { seedOfBatchG } from "../growth/seedNeed";
 import { heatMat, TRAY_U } from "../place/climate/heating";
 import { insideDay } from "../place/climate/houseAir";
 import { standCounts } from "../place/standCounts";
@@ -6,7 +7,6 @@ import type { Day } from "../units/day";
 import type { TimerProgram } from "../water/timer";
 import type { Garden, Stand, Variety } from "./garden";
 import { outsideYear } from "./climate";
-import { seedOfBatchG } from "./seedOrders";
 import type { Worked } from "./worked";
 
 /** What stands in a tray on a day. */

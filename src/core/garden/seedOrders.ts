@@ -1,8 +1,8 @@
 import type { PlanBatch } from "../batches/types";
-import { seedToOrder } from "../growth/seedNeed";
+import { seedOfBatchG, seedToOrder } from "../growth/seedNeed";
 import type { Day } from "../units/day";
 import { GREATEST } from "../units/range";
-import type { Garden, Variety } from "./garden";
+import type { Garden } from "./garden";
 import { seedOnHandG } from "./seed";
 
 /** Seed that planned sowings will miss. */
@@ -14,14 +14,6 @@ export interface SeedOrder {
   /** The first sowing that there is not enough for. */
   readonly shortOn: Day;
   readonly orderBy: Day;
-}
-
-/** Seed of a sowing, g: by weight on trays, else by its count; as far as anybody weighs. */
-export function seedOfBatchG(
-  { tray, seedsPerCell, seedsPerG }: Pick<Variety, "tray" | "seedsPerCell" | "seedsPerG">,
-  cells: number,
-): number {
-  return Math.min(GREATEST, tray ? cells * tray.seedGPerTray : (cells * seedsPerCell) / seedsPerG);
 }
 
 /**

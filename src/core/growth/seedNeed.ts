@@ -73,3 +73,25 @@ export function seedToOrder(
   if (gramsToBuy < 1e-9) return { gramsToBuy: 0, orderBy: null };
   return { gramsToBuy, orderBy: firstSowDay - Math.ceil(leadDays - 1e-9) };
 }
+
+/** How a variety is sown: by weight on trays, or so many seeds in a cell. */
+export interface SownBy {
+  readonly tray?: { readonly seedGPerTray: number } | null;
+  readonly seedsPerCell: number;
+  readonly seedsPerG: number;
+}
+
+/**
+ * Seed of a sowing, g: by weight on trays, else by its count; as far as anybody weighs.
+ *
+ * @param cells or trays, 0–10 000 000
+ * @throws RangeError when a figure is outside its range
+ */
+export function seedOfBatchG({ tray, seedsPerCell, seedsPerG }: SownBy, cells: number): number {
+  requireFigures(
+    "seedOfBatchG",
+    { cells, seedsPerCell, seedsPerG, seedGPerTray: tray?.seedGPerTray ?? 0 },
+    { cells: [0, 10_000_000], seedsPerCell: [1, 10_000], seedsPerG: [0.001, 1_000_000], seedGPerTray: [0, 100_000] },
+  );
+  return Math.min(GREATEST, tray ? cells * tray.seedGPerTray : (cells * seedsPerCell) / seedsPerG);
+}

@@ -220,8 +220,9 @@ export function plannedFigure(task: TickedTask): number {
     case "sow":
       return task.cells;
     case "move":
-    case "step":
       return task.plants;
+    case "step":
+      return task.soak?.seedG ?? task.plants;
     case "pick":
       return task.units;
     case "top-up":

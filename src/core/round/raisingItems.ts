@@ -1,16 +1,46 @@
 import type { PlacedStay } from "../batches/lanes";
+import { wholeUp } from "../numeric/whole";
 import { keptInCell } from "../growth/cellsToSow";
 import { isSownInTrays } from "../growth/cropKind";
+import { seedOfBatchG } from "../growth/seedNeed";
 import { dayOfShare } from "../growth/stageDays";
 import { BARE, type RoundGrowingArea, type RoundItem } from "./types";
 import { growingAreaStop, whereOf, type IndexedInput } from "./where";
 
-/** What is done with young plants between sowing and the moves: counted, raised by their steps, moved from zone to zone. */
+/** What is done with seed and young plants besides sowing and the moves: soaked, counted, raised by their steps, moved from zone to zone. */
 export function raisingItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
   return [
+    ...soakItems(growingArea, placed, input),
     ...countItems(growingArea, placed, input),
     ...stepItems(growingArea, placed, input),
     ...alongItems(growingArea, placed, input),
+  ];
+}
+
+/** Seed that soaks first is put in water as long before its sow day as it soaks, whole days up; off the rack. */
+function soakItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
+  const { stay } = placed;
+  const batch = input.batchById.get(stay.batchId);
+  const soakH = batch?.variety.soakH ?? 0;
+  if (!batch || soakH === 0 || stay.stage !== 0 || stay.begun || batch.batch.clearedDay !== null) return [];
+  const { variety } = batch;
+  const due = batch.batch.sowDay - wholeUp(soakH / 24);
+  if (due > input.today) return [];
+  return [
+    {
+      ...BARE,
+      key: `soak:${stay.batchId}`,
+      stop: growingAreaStop(growingArea),
+      task: {
+        ...{ kind: "step", step: "soak", batchId: stay.batchId, variety: variety.name, note: "" },
+        ...{ sownOn: batch.batch.sowDay, where: whereOf(growingArea, placed), plants: stay.plants },
+        ...{ thinTo: 1, daysLeft: 0 },
+        soak: { seedG: seedOfBatchG({ ...variety, seedsPerG: variety.seedsPerG ?? 1 }, stay.plants), soakH },
+      },
+      cautions: variety.foodSafetySensitive ? ["sprouts"] : [],
+      due,
+      ageDays: input.today - due,
+    },
   ];
 }
 

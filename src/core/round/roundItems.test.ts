@@ -448,3 +448,17 @@ test("on graded lines plants move on from zone to zone, an even part of the stag
   const [sow] = roundItems({ ...sown, plan: { ...sown.plan, batches } });
   expect(sow!.task).toMatchObject({ kind: "sow", lot: "L 2" });
 });
+
+test("seed that soaks stands on the round so long before its sowing, whole days up, until it is sown", () => {
+  const soaked = (sowDay: number, soakH: number, begun: readonly (readonly [number, number, number])[] = []) => {
+    const given = input([batch(1, sowDay, begun)]);
+    const batches = given.plan.batches.map((one) => ({ ...one, variety: { ...one.variety, soakH, seedsPerG: 10 } }));
+    return roundItems({ ...given, plan: { ...given.plan, batches } }).filter(({ key }) => key === "soak:1");
+  };
+  expect(soaked(today + 2, 10)).toEqual([]);
+  expect(soaked(today + 1, 10)).toMatchObject([{ ageDays: 0, task: { step: "soak", soak: { seedG: 6, soakH: 10 } } }]);
+  expect(soaked(today + 2, 30)).toMatchObject([{ due: today }]);
+  expect(soaked(today, 10)).toMatchObject([{ ageDays: 1 }]);
+  expect(soaked(today, 0)).toEqual([]);
+  expect(soaked(today, 10, [[0, today, 30]])).toEqual([]);
+});

@@ -92,7 +92,7 @@ export type RoundTask =
   | {
       readonly kind: "step";
       readonly batchId: number;
-      readonly step: StepKind;
+      readonly step: StepKind | "soak";
       readonly variety: string;
       readonly sownOn: Day;
       readonly where: Where;
@@ -100,6 +100,8 @@ export type RoundTask =
       /** Plants that stay in a cell when it is thinned; days left to the end of the stage when they are hardened. */
       readonly thinTo: number;
       readonly daysLeft: number;
+      /** Of seed that soaks before it is sown: how much of it, for how long. */
+      readonly soak?: { readonly seedG: number; readonly soakH: number };
       /** On a graded line: the zone that plants move on from, to the next. */
       readonly fromZone?: number;
       readonly note: string;

@@ -1,12 +1,12 @@
 import { changeWords } from "@/features/feed/words";
 import { figuresOfEntry, GATE, plannedFigure, TANKS, type Logged, type WrittenTask } from "@/core/round/log";
-import type { StepKind } from "@/core/growth/steps";
 import type { RoundTask, Stop, Where } from "@/core/round/types";
 import { dayInWords } from "@/core/units/day";
 import { TANK_FIGURES } from "@/core/feed/tankFigures";
 import type { Dimension, UnitPreferences } from "@/core/units/dimensions";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
 import type { SuspectedSlip } from "@/core/units/slips";
+import { STEP_WORDS, stepCheck } from "./stepWords";
 import type { RoundRefusal } from "@/server/round/refused";
 
 /** Asks about a figure that cannot be right. */
@@ -176,44 +176,6 @@ export function emittersFound({
   return [...named("blocked", blocked), ...named("blown", blown)].join("; ");
 }
 
-const STEP_WORDS: Readonly<Record<StepKind, string>> = {
-  cover: "Cover",
-  uncover: "Uncover",
-  light: "Light on over",
-  thin: "Thin",
-  "first-feed": "First feed for",
-  "pot-up": "Pot up",
-  space: "Give more room to",
-  harden: "Harden off",
-  other: "See to",
-};
-
-/** What to look for, and where a hand can go wrong. */
-function stepCheck({ step, thinTo, daysLeft, fromZone }: Extract<RoundTask, { readonly kind: "step" }>): string {
-  switch (step) {
-    case "cover":
-      return "moist, not wet; look under it every day";
-    case "uncover":
-      return "as soon as the first are up: a day late draws them out";
-    case "light":
-      return "close over them, and look that none is wilting";
-    case "thin":
-      return `leave ${counted(thinTo, "plant")} in a cell; cut the others at the ground, do not pull`;
-    case "first-feed":
-      return "when the first true leaves show; weak, and water only until then";
-    case "pot-up":
-      return "hold them by a leaf, never by the stem; water in";
-    case "space":
-      return fromZone === undefined
-        ? "before leaves touch"
-        : `from zone ${fromZone} to zone ${fromZone + 1} of the line, before leaves touch`;
-    case "harden":
-      return `shade and calm air first, then more light each day; ${counted(daysLeft, "day")} to planting out`;
-    case "other":
-      return "";
-  }
-}
-
 /** A figure to read at arm's length, and what it counts. */
 export interface TaskFigure {
   readonly value: number;
@@ -226,8 +188,9 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
   switch (task.kind) {
     case "sow":
       return { dimension: "count", word: task.inTrays ? "trays" : "cells" };
-    case "move":
     case "step":
+      return task.soak ? { dimension: "mass", word: "" } : { dimension: "count", word: "plants" };
+    case "move":
       return { dimension: "count", word: "plants" };
     case "pick":
       return { dimension: "ratio", word: task.unit.name };
