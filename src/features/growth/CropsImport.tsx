@@ -1,15 +1,11 @@
 "use client";
-import Papa from "papaparse";
-import { useMemo, useState } from "react";
-import { readCrops } from "@/core/garden/cropsFile";
+import { useMemo } from "react";
+import { readCrops, type FileCrop } from "@/core/garden/cropsFile";
 import type { GrowingAreaRow, Variety } from "@/core/garden/garden";
 import type { HarvestUnit } from "@/core/growth/harvestUnit";
 import { counted } from "@/core/units/format";
-import { FileOrPaste } from "@/features/frame/FileOrPaste";
-import { useCommand } from "@/features/frame/useCommand";
+import { CsvImport } from "@/features/frame/CsvImport";
 import { importCrops } from "@/server/growth/importCrops";
-import { useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
-import { Button } from "@/ui/Button";
 import { cropsProblemWords } from "./words";
 
 interface CropsImportProps {
@@ -19,11 +15,8 @@ interface CropsImportProps {
   readonly onDone: () => void;
 }
 
-/** Brings crops in from a file: first looked through, with what is wrong line by line; taken whole or not at all. */
+/** Brings crops in from a file, and says before of which crops it tells what. */
 export function CropsImport({ kept, growingAreas, units, onDone }: CropsImportProps) {
-  const [text, setText] = useState("");
-  const whatIf = useWhatIfParam();
-  const { run, busy } = useCommand(importCrops, { done: "Crops brought in" });
   const names = useMemo(
     () => ({
       units: new Map(units.map(({ id, name }) => [name, id])),
@@ -32,46 +25,31 @@ export function CropsImport({ kept, growingAreas, units, onDone }: CropsImportPr
     }),
     [kept, growingAreas, units],
   );
-  const file = text.trim() === "" ? null : readCrops(Papa.parse<string[]>(text.trim()).data, names);
-  const problems = file?.problems ?? [];
-  const isSound = file !== null && problems.length === 0;
+  const told = ({ name, row, stages }: FileCrop) =>
+    names.crops.has(name)
+      ? `is here: ${counted(Object.keys(row).length - 1, "figure")} of it told`
+      : `is new, with ${counted(stages.length, "stage")}`;
   return (
-    <div className="space-y-4">
-      <p>
-        One crop a line, columns named in the first, as in the{" "}
-        <a className="underline" href={withinWhatIf("/growth/crops.csv", whatIf)} download>
-          file of your crops
-        </a>
-        . Crops that are here by name are changed, the others are new; none is taken away.
-      </p>
-      <FileOrPaste
-        label="File of crops"
-        text={text}
-        placeholder={"name,germination,lightMolPerM2Day\nBatavia lettuce,0.91,14"}
-        problems={problems.map(cropsProblemWords)}
-        onText={setText}
-      />
-      {isSound && (
+    <CsvImport
+      one="crop"
+      example={{ href: "/growth/crops.csv", words: "file of your crops" }}
+      placeholder={"name,germination,lightMolPerM2Day\nBatavia lettuce,0.91,14"}
+      read={(lines) => {
+        const { crops, problems } = readCrops(lines, names);
+        return { rows: crops, problems: problems.map(cropsProblemWords) };
+      }}
+      action={importCrops}
+      saved="Crops brought in"
+      preview={(crops) => (
         <ul aria-label="What the file brings" className="max-h-64 overflow-y-auto">
-          {file.crops.map(({ name, row, stages }) => (
-            <li key={name} className="border-t border-rule py-1">
-              <b>{name}</b>{" "}
-              {names.crops.has(name)
-                ? `is here: ${counted(Object.keys(row).length - 1, "figure")} of it told`
-                : `is new, with ${counted(stages.length, "stage")}`}
+          {crops.map((crop) => (
+            <li key={crop.name} className="border-t border-rule py-1">
+              <b>{crop.name}</b> {told(crop)}
             </li>
           ))}
         </ul>
       )}
-      <Button
-        look="strong"
-        disabled={!isSound || busy}
-        onClick={async () => {
-          if ((await run({ text })).ok) onDone();
-        }}
-      >
-        {isSound ? `Bring in ${counted(file.crops.length, "crop")}` : "Bring in"}
-      </Button>
-    </div>
+      onDone={onDone}
+    />
   );
 }

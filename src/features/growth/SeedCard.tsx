@@ -85,19 +85,18 @@ export function SeedCard({ variety, seed, warnings, counts }: SeedCardProps) {
 }
 
 /** A sowing on which seedlings were counted, and how fast they came. */
-function countWords({ sownOn, of, counts }: SowingCounts): string {
-  const last = counts.at(-1)!;
-  const up = `Sown ${dayInWords(sownOn)}: ${formatNumber(last.up)} of ${formatNumber(of)} up on ${dayInWords(last.day)}`;
+function countWords({ sownOn, counts }: SowingCounts): string {
+  const { of, up, day: lastDay } = counts.at(-1)!;
+  const words = `Sown ${dayInWords(sownOn)}: ${formatNumber(up)} of ${formatNumber(of)} up on ${dayInWords(lastDay)}`;
   // Counts of other seeds, or fewer than before, tell nothing of the speed.
-  const isRising = counts.every(
-    ({ up: count, day }, at) => at === 0 || (count >= counts[at - 1]!.up && day > counts[at - 1]!.day),
-  );
-  if (counts.length < 2 || !isRising || last.up === 0 || last.up > of) return `${up}.`;
-  const half = daysToHalf(
-    counts.map(({ day, up: count }) => ({ day: day - sownOn, up: count })),
-    of,
-  ).ofGerminated;
-  return half === null ? `${up}.` : `${up}; half of those were there after ${formatNumber(half, 1)} days.`;
+  const isRising = counts.every((one, at) => {
+    const before = counts[at - 1];
+    return !before || (one.of === before.of && one.up >= before.up && one.day > before.day);
+  });
+  if (counts.length < 2 || !isRising || up === 0) return `${words}.`;
+  const byDay = counts.map(({ day, up: count }) => ({ day: day - sownOn, up: count }));
+  const half = daysToHalf(byDay, of).ofGerminated;
+  return half === null ? `${words}.` : `${words}; half of those were there after ${formatNumber(half, 1)} days.`;
 }
 
 /** What to do about a lot that may not come up. */

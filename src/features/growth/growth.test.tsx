@@ -81,10 +81,10 @@ test("the seed of a crop tells what was counted, how fast it came, and which lot
       warnings={[{ kind: "old", lot: "C 7", years: 4 }]}
       counts={[
         {
-          ...{ batchId: 1, sownOn: monday, of: 100 },
+          ...{ batchId: 1, sownOn: monday },
           counts: [
-            { day: monday + 4, up: 20 },
-            { day: monday + 8, up: 50 },
+            { day: monday + 4, of: 100, up: 20 },
+            { day: monday + 8, of: 100, up: 50 },
           ],
         },
       ]}

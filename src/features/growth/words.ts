@@ -124,7 +124,7 @@ export function turnedWords(latitudeDeg: number): string {
 /** What the coming week does to a house, and what to do about it. */
 export function weatherAlertWords({ house, kind, day, airC, crops }: WeatherAlert, units: UnitPreferences): string {
   const air = `${dayInWords(day, "weekday")} about ${quantityText(Math.round(airC), "temperature", units)}`;
-  const named = crops.length > 3 ? `${crops.slice(0, 3).join(", ")} and ${crops.length - 3} more` : crops.join(", ");
+  const named = fewNamed(crops);
   switch (kind) {
     case "frost":
       return `Frost in the ${house}: ${air}. Cover, heat, and drain what can burst.`;
@@ -133,4 +133,12 @@ export function weatherAlertWords({ house, kind, day, airC, crops }: WeatherAler
     case "heat":
       return `Heat in the ${house}: ${air}, too hot for ${named}. Shade, vent, wet the paths.`;
   }
+}
+
+const MOST_NAMED = 3;
+
+/** Names in a line, no more of them than are read. */
+export function fewNamed(names: readonly string[]): string {
+  const more = names.length - MOST_NAMED;
+  return more > 0 ? `${names.slice(0, MOST_NAMED).join(", ")} and ${more} more` : names.join(", ");
 }

@@ -5,8 +5,7 @@ import { many, type Db } from "../db/pool";
 export interface SowingCounts {
   readonly batchId: number;
   readonly sownOn: Day;
-  readonly of: number;
-  readonly counts: readonly { readonly day: Day; readonly up: number }[];
+  readonly counts: readonly { readonly day: Day; readonly of: number; readonly up: number }[];
 }
 
 /** The latest sowings of a variety on which seedlings were counted, the newest first. */
@@ -31,7 +30,7 @@ export async function seedlingCounts(
   const byBatch = new Map<number, SowingCounts>();
   for (const { batchId, sownOn, day, of, up } of rows) {
     const before = byBatch.get(batchId);
-    byBatch.set(batchId, { batchId, sownOn, of, counts: [...(before?.counts ?? []), { day, up }] });
+    byBatch.set(batchId, { batchId, sownOn, counts: [...(before?.counts ?? []), { day, of, up }] });
   }
   return [...byBatch.values()].slice(0, most);
 }

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { unshadedByMonth } from "@/core/garden/houseCrops";
 import type { House, Variety } from "@/core/garden/garden";
-import { lampPower, lightFor } from "@/core/place/climate/lamps";
+import { lampPower, lampStrength, lightFor } from "@/core/place/climate/lamps";
 import type { OutsideDay } from "@/core/place/climate/normals";
 import { number } from "@/core/place/kinds/shared";
 import { daysInMonth, MONTHS } from "@/core/units/day";
@@ -50,6 +50,8 @@ export function LightCard({ house, outside, varieties }: LightCardProps) {
     const days = daysInMonth(2027, month + 1);
     return { sunMol, light, kwh: power.kwhPerDay * days, cost: power.costPerDay * days, watts: power.watts };
   });
+  const darkest = Math.min(...months.map(({ sunMol }) => sunMol));
+  const isShort = months.some(({ light }) => light.shortMol > 0.05);
   const kwh = months.reduce((sum, month) => sum + month.kwh, 0);
   const cost = months.reduce((sum, month) => sum + month.cost, 0);
   return (

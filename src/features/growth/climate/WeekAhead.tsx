@@ -2,6 +2,7 @@ import type { DayAhead, WeekAhead as Week } from "@/core/garden/houseCrops";
 import { dayInWords, type Day } from "@/core/units/day";
 import { counted, quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
+import { fewNamed } from "../words";
 
 /** The coming week in a house, and what it does to what stands there. It is no forecast, and says so. */
 export function WeekAhead({ week, houseName }: { readonly week: Week; readonly houseName: string }) {
@@ -53,8 +54,8 @@ function warningsOf(days: readonly DayAhead[]): Warning[] {
   for (const { day, isFrost, chills, tooHot } of days) {
     const words = [
       ...(isFrost ? ["frost: cover, heat, drain what can burst"] : []),
-      ...(!isFrost && chills.length > 0 ? [`chill harms ${named(chills)}`] : []),
-      ...(tooHot.length > 0 ? [`too hot for ${named(tooHot)}: shade, vent, wet the paths`] : []),
+      ...(!isFrost && chills.length > 0 ? [`chill harms ${fewNamed(chills)}`] : []),
+      ...(tooHot.length > 0 ? [`too hot for ${fewNamed(tooHot)}: shade, vent, wet the paths`] : []),
     ];
     for (const one of words) found.set(one, [...(found.get(one) ?? []), day]);
   }
@@ -69,9 +70,3 @@ function daysInWords(days: readonly Day[]): string {
     ? `${dayInWords(first, "weekday")} to ${dayInWords(last, "weekday")}`
     : days.map((day) => dayInWords(day, "weekday").split(" ")[0]).join(", ");
 }
-
-const MOST_NAMED = 3;
-const named = (names: readonly string[]) =>
-  names.length > MOST_NAMED
-    ? `${names.slice(0, MOST_NAMED).join(", ")} and ${names.length - MOST_NAMED} more`
-    : names.join(", ");
