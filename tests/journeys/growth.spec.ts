@@ -239,3 +239,53 @@ test("a trial of two lots says whether it was chance, what would show it, and as
   await weights.getByLabel("Group B").fill("168 heavy 171");
   await expect(weights).toContainText("“heavy” is no figure");
 });
+
+test("plants that are found ready teach how long they take; the correction is shown, and off with one press", async ({
+  page,
+  garden,
+}) => {
+  const move = async () => {
+    await page.goto("/round");
+    await ready(page);
+    const link = page.getByRole("link", { name: /^.*Move Mizuna of/u }).first();
+    await link.click();
+    await page.getByLabel("Found ready on").fill("2027-09-02");
+    await page.getByRole("button", { name: "Done as planned" }).click();
+    await expect(page.getByText(/Done: Move Mizuna/u)).toBeVisible();
+  };
+  await move();
+  const [stage] = await garden.rows<{ days: number }>(
+    "select ready_on - begun_on as days from batch_stage where ready_on is not null",
+  );
+  expect(stage!.days).toBeGreaterThan(0);
+  const id = (await garden.rows<{ id: number }>("select id from variety where name = 'Mizuna'"))[0]!.id;
+  await page.goto(`/growth/crop?variety=${id}`);
+  await ready(page);
+  const taught = page.getByRole("region", { name: "What your batches have taught" });
+  await expect(taught).toContainText(
+    /Your Mizuna takes [\d.]+ times as long in “germinate”, Germination rack: 1 batch/u,
+  );
+  await taught.getByRole("button", { name: "Do not learn from my batches" }).click();
+  await expect(page.getByText("Learning is off")).toBeVisible();
+  expect(await garden.rows("select learns from variety where name = 'Mizuna'")).toEqual([{ learns: false }]);
+});
+
+test("soaking comes onto the round before a sowing, and is not asked for again once it is done", async ({
+  page,
+  garden,
+}) => {
+  await garden.rows(
+    "insert into batch (garden_id, variety_id, sow_day, cells, target_plants) select garden_id, id, date '2027-09-03', 2, 2 from variety where name = 'Sunflower shoots'",
+  );
+  await page.goto("/round");
+  await ready(page);
+  const soak = page.getByRole("link", { name: /Soak seed of Sunflower shoots of 3 Sep/u });
+  const before = await soak.count();
+  expect(before).toBeGreaterThan(0);
+  await soak.first().click();
+  await expect(page.getByText(/for 8 h in clean water, off the rack; drain it and sow it on Fri 3 Sep/u)).toBeVisible();
+  await expect(page.getByText("Shoots carry a food-safety risk").first()).toBeVisible();
+  await page.getByRole("button", { name: "Done as planned" }).click();
+  await expect(page.getByText(/Done: Soak seed of Sunflower shoots/u)).toBeVisible();
+  expect(await garden.rows("select 1 from log_entry where kind = 'step' and item_key like 'soak:%'")).toHaveLength(1);
+});

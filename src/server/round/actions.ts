@@ -17,7 +17,7 @@ import { requireRight } from "../session/rights";
 import type { Session } from "../session/session";
 import { slipOf } from "@/core/garden/slipOf";
 import type { Effect } from "@/core/garden/effects";
-import { apply, revert } from "./effects";
+import { carryOut, revert } from "./effects";
 import { effectsOf, slipEffects } from "@/core/garden/effects";
 import { timerMinutes } from "@/core/water/timer";
 import { calibrate, isFarOff } from "@/core/feed/calibration";
@@ -27,7 +27,6 @@ import {
   correctionSchema,
   noteSchema,
   readingSchema,
-  seedlingsSchema,
   skipSchema,
   storeReadingSchema,
   tickSchema,
@@ -36,7 +35,7 @@ import {
 } from "./schema";
 import { SLIP_OF_READING } from "./queries";
 import { roundOf } from "./today";
-import { keepEffects, writeEntry } from "./writeEntry";
+import { writeEntry } from "./writeEntry";
 
 const FIGURE_COLUMNS = TANK_FIGURES.map(({ column }) => column);
 
@@ -260,37 +259,6 @@ export const enterCalibration = command("dose", calibrationSchema, async (db, { 
   });
 });
 
-/** Enters how many seedlings of a batch are up. Later sowings of the variety are worked out with it. */
-export const countSeedlings = command("log", seedlingsSchema, async (db, { batchId, of, up }, who) => {
-  const season = await seasonFor(db, who);
-  const worked = season.plan.batches.find(({ batch }) => batch.id === batchId);
-  const first = worked?.batch.begun.find(({ position }) => position === 0);
-  if (!worked || !first) throw new RefusedError({ room: "round", kind: "batch-gone" });
-  const seeds = first.plants * worked.variety.seedsPerCell;
-  if (of > seeds) throw new RefusedError({ room: "round", kind: "over-sown", of, seeds }, "of");
-  if (up > of) throw new RefusedError({ room: "round", kind: "over-counted", up, of }, "up");
-  const { items } = await roundOf(db, season);
-  const asked = items.find(({ task }) => task.kind === "count-seedlings" && task.batchId === batchId);
-  const area = season.garden.growingAreas.find(({ id }) => id === worked.stays[0]!.growingAreaId);
-  const entryId = await writeEntry(db, who, {
-    kind: "germination",
-    what: {
-      ...{ kind: "germination", variety: worked.variety.name, growingArea: area?.name ?? "", sownOn: first.day },
-      ...{ of, up },
-    },
-    itemKey: asked?.key ?? null,
-    batchId,
-    note: "",
-  });
-  const before =
-    first.countedOf == null
-      ? null
-      : { of: first.countedOf, up: first.countedUp ?? 0, on: first.countedOn ?? first.day };
-  const counted = { of, up, on: who.today };
-  await carryOut(db, who, entryId, [{ kind: "germination", batchId, counted, before }]);
-  return entryId;
-});
-
 export const addNote = command("log", noteSchema, (db, { title, place, day, note }, who) =>
   writeEntry(db, who, { kind: "note", what: { kind: "note", title, place }, day, note }),
 );
@@ -347,12 +315,6 @@ async function slipOfCorrected(
   const { season } = await roundOf(db, await seasonFor(db, who));
   if (loopId === null || !season.garden.loops.some(({ id }) => id === loopId)) return null;
   return slipOf(season, loopId, figures, null);
-}
-
-async function carryOut(db: Db, who: Session, entryId: number, effects: readonly Effect[]): Promise<void> {
-  const done: Effect[] = [];
-  for (const effect of effects) done.push(await apply(db, who.gardenId, entryId, effect));
-  if (done.length > 0) await keepEffects(db, who, entryId, done);
 }
 
 async function findItem(db: Db, who: Session, key: string) {

@@ -1,9 +1,18 @@
 import type { Effect, SeedlingCount } from "@/core/garden/effects";
 import { isoFromDay, type Day } from "@/core/units/day";
 import { type Db, maybeOne, run } from "../db/pool";
+import type { Session } from "../session/session";
+import { keepEffects } from "./writeEntry";
+
+/** Carries out what an entry changes, and keeps it with the entry. */
+export async function carryOut(db: Db, who: Session, entryId: number, effects: readonly Effect[]): Promise<void> {
+  const done: Effect[] = [];
+  for (const effect of effects) done.push(await apply(db, who.gardenId, entryId, effect));
+  if (done.length > 0) await keepEffects(db, who, entryId, done);
+}
 
 /** Carries an effect out. @returns what really changed: a stock cannot go below empty or above full */
-export async function apply(db: Db, gardenId: number, logId: number, effect: Effect): Promise<Effect> {
+async function apply(db: Db, gardenId: number, logId: number, effect: Effect): Promise<Effect> {
   switch (effect.kind) {
     case "stage":
       await run(

@@ -9,6 +9,18 @@ const item = async (rows: Rows, kinds: readonly string[]) => {
 };
 
 export const ROUND_SAMPLES: Samples = {
+  "round/seedlings": {
+    countSeedlings: {
+      least: "helper",
+      input: async (rows) => ({
+        batchId: await idOf(
+          rows,
+          "select batch_id as id from batch_stage where position = 0 order by begun_on desc limit 1",
+        ),
+        ...{ of: 10, up: 8 },
+      }),
+    },
+  },
   "round/actions": {
     tickItem: {
       least: "helper",
@@ -44,16 +56,6 @@ export const ROUND_SAMPLES: Samples = {
           rows,
           `insert into log_entry (garden_id, person_id, day, kind, loop_id, what) values (1, 1, '2027-09-02', 'reading', 1, '{"kind": "reading", "tank": "Leaf tank", "figures": {}, "slip": {"verdict": "correct", "says": [], "steps": [{"do": "stock", "letter": "A", "litres": 1}], "cautions": []}}') returning id`,
         ),
-      }),
-    },
-    countSeedlings: {
-      least: "helper",
-      input: async (rows) => ({
-        batchId: await idOf(
-          rows,
-          "select batch_id as id from batch_stage where position = 0 order by begun_on desc limit 1",
-        ),
-        ...{ of: 10, up: 8 },
       }),
     },
     enterStore: { least: "helper", input: async () => ({ storeId: 1, storedL: 9000 }) },

@@ -109,8 +109,11 @@ export function LightCard({ house, outside, varieties }: LightCardProps) {
       </div>
       <p className="mt-1 text-soft">
         Lamps of {formatNumber(months[0]!.watts, 0)} W; {formatNumber(kwh, 0)} kWh in a year
-        {house.pricePerKwh === null ? "" : `, ${quantityText(cost, "money", units)}`}. The shade that the house has now
-        is {quantityText(house.shadeShare, "share", units)}.
+        {house.pricePerKwh === null ? "" : `, ${quantityText(cost, "money", units)}`}.{" "}
+        {isShort &&
+          hours! >= 0.1 &&
+          `For all of it in the darkest month they would have to bring ${formatNumber(lampStrength(wantedMol! - darkest, hours!), 0)} µmol/m² a second. `}
+        The shade that the house has now is {quantityText(house.shadeShare, "share", units)}.
       </p>
     </section>
   );
