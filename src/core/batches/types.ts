@@ -50,6 +50,8 @@ export interface StageBegun {
   readonly position: number;
   readonly day: Day;
   readonly plants: number;
+  /** It was entered as it stood, not by the round: what came before was not asked for. */
+  readonly asItStood?: boolean;
   /** Of the first stage: seeds that were looked at, how many were up, and when. */
   readonly countedOf?: number | null;
   readonly countedUp?: number | null;

@@ -149,13 +149,15 @@ function batches(table: Table, parts: Table): BatchRow[] {
   const rows = Object.values(table) as unknown as BatchRow[];
   return sorted(rows, ["sowDay", "id"]).map((batch) => ({
     ...batch,
-    begun: sorted((stages.get(batch.id) ?? []) as unknown as BatchRow["begun"][number][], ["position"]).map(
-      ({ position, day, plants, countedOf, countedUp, countedOn, readyOn }) => ({
-        ...{ position, day, plants },
-        ...(countedOf != null && { countedOf, countedUp, countedOn }),
-        ...(readyOn != null && { readyOn }),
-      }),
-    ),
+    begun: sorted(
+      (stages.get(batch.id) ?? []) as unknown as (BatchRow["begun"][number] & { readonly logId?: number | null })[],
+      ["position"],
+    ).map(({ position, day, plants, countedOf, countedUp, countedOn, readyOn, logId }) => ({
+      ...{ position, day, plants },
+      ...(countedOf != null && { countedOf, countedUp, countedOn }),
+      ...(readyOn != null && { readyOn }),
+      ...(logId == null && { asItStood: true }),
+    })),
   }));
 }
 

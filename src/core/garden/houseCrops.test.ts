@@ -82,6 +82,8 @@ test("the coming week follows the months, moved by what was measured lately; fro
   const alerts = (days: typeof measured) =>
     weatherAlerts(plan, normals, days, today).map(({ kind, crops }) => [kind, ...crops]);
   expect(alerts([])).toEqual([["frost"]]);
+  const shed = { ...plan, garden: { ...plan.garden, houses: [house({ cover: "solid", warmerByNightC: 0 })] } };
+  expect(weatherAlerts(shed as Worked, normals, [], today)).toEqual([]);
   expect(alerts(measured)).toEqual([
     ["chill", "Basil"],
     ["heat", "Lettuce"],

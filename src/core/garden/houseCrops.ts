@@ -140,7 +140,7 @@ export function weatherAlerts(
   measured: readonly MeasuredDay[],
   today: Day,
 ): WeatherAlert[] {
-  return worked.garden.houses.flatMap((house): WeatherAlert[] => {
+  return worked.garden.houses.filter(isTold).flatMap((house): WeatherAlert[] => {
     const { days, warmerByC } = weekAhead(worked, normals, house, measured, today);
     const frost = days.find(({ isFrost }) => isFrost);
     const chill = warmerByC && !frost ? days.find(({ chills }) => chills.length > 0) : undefined;
@@ -155,6 +155,10 @@ export function weatherAlerts(
     ];
   });
 }
+
+/** How warm a room behind solid walls is, the weather outside does not say. */
+const isTold = ({ cover, heatedToC, warmerByNightC }: House) =>
+  cover !== "solid" || heatedToC !== null || warmerByNightC !== 0;
 
 function insideOn(normals: ClimateNormals, house: House, day: Day, by: WeekAhead["warmerByC"]): InsideDay {
   const normal = normalDay(normals, dayOfYear(day));

@@ -4,7 +4,8 @@ import { keptInCell } from "../growth/cellsToSow";
 import { isSownInTrays } from "../growth/cropKind";
 import { seedOfBatchG } from "../growth/seedNeed";
 import { dayOfShare } from "../growth/stageDays";
-import { BARE, type RoundGrowingArea, type RoundItem } from "./types";
+import type { Day } from "../units/day";
+import { BARE, type RoundGrowingArea, type RoundInput, type RoundItem } from "./types";
 import { growingAreaStop, whereOf, type IndexedInput } from "./where";
 
 /** What is done with seed and young plants besides sowing and the moves: soaked, counted, raised by their steps, moved from zone to zone. */
@@ -16,6 +17,8 @@ export function raisingItems(growingArea: RoundGrowingArea, placed: PlacedStay, 
     ...alongItems(growingArea, placed, input),
   ];
 }
+
+type IndexedBatch = RoundInput["plan"]["batches"][number];
 
 /** Seed that soaks first is put in water as long before its sow day as it soaks, whole days up; off the rack. */
 function soakItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
@@ -49,6 +52,17 @@ const COUNT_AHEAD_DAYS = 2;
 /** A step rolls over for this long. */
 const STEP_ROLL_OVER_DAYS = 14;
 
+/** What was entered as it stood was raised before: of it only today's and later work is asked for. */
+function isBefore({ batch }: IndexedBatch, stage: number, due: Day, { today }: IndexedInput): boolean {
+  return due < today && batch.begun.find(({ position }) => position === stage)?.asItStood === true;
+}
+
+/** What is counted of a stage. */
+function countsOf({ variety }: IndexedBatch, stage: number): "trays" | "cells" | "plants" {
+  if (isSownInTrays(variety.kind)) return "trays";
+  return stage === 0 && variety.stages.length > 1 ? "cells" : "plants";
+}
+
 /** A sowing that must be up by a day: counted shortly before, and missed until somebody did. Trays sown broadcast are not. */
 function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: IndexedInput): RoundItem[] {
   const { stay } = placed;
@@ -60,7 +74,13 @@ function countItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
   const isOver = batch.batch.clearedDay !== null || batch.stays[1]?.begun === true;
   // Counted before the day, it is counted once more on it: two counts tell how fast the seed is.
   const isCounted = begun.countedOf != null && ((begun.countedOn ?? upBy) >= upBy || input.today < upBy);
-  if (isOver || isCounted || input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)) return [];
+  if (
+    isOver ||
+    isCounted ||
+    isBefore(batch, 0, upBy, input) ||
+    input.today < upBy - Math.min(COUNT_AHEAD_DAYS, within - 1)
+  )
+    return [];
   const due = Math.min(input.today, upBy);
   return [
     {
@@ -99,13 +119,21 @@ function stepItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: Ind
           : dayOfShare(stay.from, variety.stages[stay.stage]!, when.share);
       // A step of long ago was done without being ticked.
       if (due > input.today || input.today - due > STEP_ROLL_OVER_DAYS) return [];
+      if (isBefore(batch, stay.stage, due, input)) return [];
       return [
         {
           ...BARE,
           key: `step:${stay.batchId}:${id}`,
           stop: growingAreaStop(growingArea),
           task: {
-            ...{ kind: "step", step: kind, batchId: stay.batchId, variety: variety.name, note },
+            ...{
+              kind: "step",
+              step: kind,
+              batchId: stay.batchId,
+              variety: variety.name,
+              note,
+              counts: countsOf(batch, stay.stage),
+            },
             ...{ sownOn: batch.stays[0]!.from, where: whereOf(growingArea, placed), plants: stay.plants },
             ...{ thinTo: keptInCell(variety), daysLeft: Math.max(0, stay.plannedEnd - input.today) },
           },
@@ -135,6 +163,7 @@ function alongItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: In
     const past = weeks.slice(0, zone).reduce((all, one) => all + one, 0) / sum;
     const due = dayOfShare(stay.from, batch.variety.stages[stay.stage]!, past);
     if (due > input.today || input.today - due > STEP_ROLL_OVER_DAYS) return [];
+    if (isBefore(batch, stay.stage, due, input)) return [];
     return [
       {
         ...BARE,

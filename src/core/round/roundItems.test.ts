@@ -390,16 +390,13 @@ test("seed that runs short stands at the gate from a week before the last day to
 test("steps of a stage come on their day, by days or by the clock, and go once they are done or the plants have moved on", () => {
   const step = (id: number, kind: "thin" | "harden", due: object) => ({ id, kind, stageNumber: 2, due, note: "" });
   const steps = [step(7, "thin", { kind: "days", days: 3 }), step(8, "harden", { kind: "share", share: 0.75 })];
-  const keys = (daysAgo: number, more: Partial<RoundInput> = {}) => {
-    const given = input(
-      [
-        batch(1, today - 40, [
-          [0, today - 40, 30],
-          [1, today - daysAgo, 28],
-        ]),
-      ],
-      more,
-    );
+  const keys = (daysAgo: number, more: Partial<RoundInput> = {}, asItStood = false) => {
+    const raised = batch(1, today - 40, [
+      [0, today - 40, 30],
+      [1, today - daysAgo, 28],
+    ]);
+    const begun = raised.begun.map((stage) => ({ ...stage, asItStood }));
+    const given = input([{ ...raised, begun }], more);
     const batches = given.plan.batches.map((one) => ({ ...one, variety: { ...one.variety, steps } as never }));
     return roundItems({ ...given, plan: { ...given.plan, batches } }).flatMap(({ key }) =>
       key.startsWith("step:") ? [key] : [],
@@ -411,6 +408,8 @@ test("steps of a stage come on their day, by days or by the clock, and go once t
   expect(keys(15)).toEqual(["step:1:7", "step:1:8"]);
   expect(keys(15, { settledKeys: new Set(["step:1:7"]) })).toEqual(["step:1:8"]);
   expect(keys(18)).toEqual(["step:1:8"]);
+  // What was entered as it stood is asked for from today on only.
+  expect([keys(3, {}, true), keys(4, {}, true)]).toEqual([["step:1:7"], []]);
 });
 
 test("on graded lines plants move on from zone to zone, an even part of the stage in each; a sowing names its lot", () => {

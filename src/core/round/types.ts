@@ -97,6 +97,8 @@ export type RoundTask =
       readonly sownOn: Day;
       readonly where: Where;
       readonly plants: number;
+      /** What is counted; plants where it is not told. */
+      readonly counts?: "trays" | "cells" | "plants";
       /** Plants that stay in a cell when it is thinned; days left to the end of the stage when they are hardened. */
       readonly thinTo: number;
       readonly daysLeft: number;

@@ -189,7 +189,9 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "sow":
       return { dimension: "count", word: task.inTrays ? "trays" : "cells" };
     case "step":
-      return task.soak ? { dimension: "mass", word: "" } : { dimension: "count", word: "plants" };
+      return task.soak
+        ? { dimension: "mass", word: "" }
+        : { dimension: "count", word: countWord(task.counts, task.plants) };
     case "move":
       return { dimension: "count", word: "plants" };
     case "pick":
@@ -214,6 +216,11 @@ export function taskUnit(task: RoundTask | WrittenTask): Omit<TaskFigure, "value
     case "count-seedlings":
       return null;
   }
+}
+
+/** "1 tray", "12 cells", "30 plants". */
+function countWord(counts: "trays" | "cells" | "plants" = "plants", count: number): string {
+  return count === 1 ? counts.slice(0, -1) : counts;
 }
 
 /** What a task comes to as planned. */
