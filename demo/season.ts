@@ -1,6 +1,9 @@
 import { coverOrders } from "../src/core/batches/coverOrders";
 import { workOutPlan, type Plan } from "../src/core/batches/plan";
 import type { PlanBatch, PlanInput } from "../src/core/batches/types";
+import { NO_FACTS } from "../src/core/garden/facts";
+import { placeRows } from "../src/core/garden/keepPlaces";
+import { workOut } from "../src/core/garden/workOut";
 import { isoFromDay, type Day } from "../src/core/units/day";
 import { gardenRows } from "../src/server/garden/gardenRows";
 import { type Db, run } from "../src/server/db/pool";
@@ -80,5 +83,27 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
         isoFromDay(end),
       ]);
   }
+  await keepStanding(db, ids.garden, today);
   return plan;
+}
+
+/** What is in the ground keeps the sites that it stands on. */
+async function keepStanding(db: Db, gardenId: number, today: Day): Promise<void> {
+  const worked = workOut(await gardenRows(db, gardenId), NO_FACTS, today);
+  for (const placed of worked.placed.values())
+    for (const { stay, runs, over } of placed) {
+      if (!stay.begun || stay.to <= today || over > 0) continue;
+      for (const row of placeRows(worked, stay, runs))
+        await saveRow(db, "batch_place", gardenId, null, {
+          batch_id: row.batchId,
+          stage: row.stage,
+          stand_id: row.standId,
+          line: row.line,
+          first_site: row.firstSite,
+          sites: row.sites,
+          from_day: isoFromDay(row.from),
+          to_day: isoFromDay(row.to),
+          how: "stood",
+        });
+    }
 }

@@ -1,4 +1,4 @@
-import { placeStays } from "./batches/lanes";
+import { areaPlaces } from "./batches/places/areaPlaces";
 import { Lots } from "./batches/lots";
 import { workOutPlan } from "./batches/plan";
 import type { PlanInput } from "./batches/types";
@@ -87,7 +87,7 @@ const plan = Made.of(workOutPlan(planInput));
 const stays = plan.batches.flatMap((worked) => worked.stays);
 const lots = new Lots();
 lots.add(1, day, day + 4, 12);
-const placed = placeStays(area, stays);
+const placed = areaPlaces(area, stays, { today: day });
 const salt = {
   id: 1,
   name: "potassium nitrate",
@@ -290,8 +290,20 @@ export const CALLS: Readonly<Record<string, Call>> = {
     ],
   },
   "batches/deliveryStates#deliveryStates": { args: [plan, new Set([placed]), [{ orderId: 1, day, units: 3 }]] },
-  "batches/lanes#linesTouched": { args: [[20, 20], [{ start: 0, end: 12 }]] },
-  "batches/lanes#placeStays": { args: [area, stays], but: ["0.stage", "stage", "0.plannedEnd"] },
+  "batches/places/siteRuns#linesTouched": { args: [[20, 20], [{ start: 0, end: 12 }]] },
+  "batches/places/areaPlaces#areaPlaces": {
+    args: [area, stays, { today: day }],
+    but: ["0.stage", "stage", "0.plannedEnd"],
+  },
+  "batches/places/placeStays#placeStays": {
+    args: [
+      {
+        lines: [{ id: "1", sites: 24 }],
+        cleaningDays: 1,
+        stays: [{ id: "1/0", plants: 12, from: day, to: day + 20 }],
+      },
+    ],
+  },
   "batches/littlesLaw#batchesAtOnce": { args: [32, { everyDays: 7, cleaningDays: 1 }] },
   "batches/littlesLaw#harvestFromSites": { args: [480, 5, rhythm] },
   "batches/littlesLaw#sitesForHarvest": { args: [100, 5, rhythm] },
@@ -1056,6 +1068,21 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "Totals#leastTotal",
     ].map((name) => [`place/bench/cut${name}`, SOLVER]),
   ),
+  ...Object.fromEntries(
+    [
+      "bestFit#bestFit",
+      "improve#improve",
+      "keptPlace#keptRanges",
+      "planPlaces#planPlaces",
+      "planPlaces#suitedLines",
+      "rooms#indexed",
+      "rooms#rangesOf",
+      "searchAll#searchAll",
+      "siteRuns#rangesOfRuns",
+      "siteRuns#runsOfRanges",
+      "siteRuns#siteStarts",
+    ].map((name) => [`batches/places/${name}`, SOUND]),
+  ),
   "place/bench/largeOffcut#oneLargeOffcut": SOLVER,
   ...Object.fromEntries(
     [
@@ -1106,6 +1133,8 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "edit#savedRow",
       "edit#typedThatStands",
       "faults#newFaults",
+      "splitBatch#joinBatches",
+      "splitBatch#splitBatch",
       "gardenOf#gardenOf",
       "layoutTables#tablesWithLayout",
       "part#rowsOf",
@@ -1174,6 +1203,14 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/climate#et0ByHouse",
       "garden/climate#normalsOf",
       "garden/climate#outsideYear",
+      "garden/cropProfile#bandsMiss",
+      "garden/keepPlaces#keepWhereTheyStand",
+      "garden/keepPlaces#letGo",
+      "garden/keepPlaces#placeRows",
+      "garden/keepPlaces#putAt",
+      "garden/keepPlaces#sitesFrom",
+      "garden/keepPlaces#swapPlaces",
+      "garden/suitedVarieties#suitedVarieties",
       "garden/headAtLines#headAtLines",
       "garden/stillWater#stillAnswer",
       "garden/stillWater#stillStands",
@@ -1203,7 +1240,6 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/placeView#houseViews",
       "garden/planInput#areaStands",
       "garden/planInput#planInput",
-      "garden/planInput#staysByArea",
       "garden/roundOf#roundOf",
       "garden/seasonView#seasonView",
       "garden/slipOf#slipOf",

@@ -1,3 +1,4 @@
+import { BATCHES_SAMPLES } from "./samples/batches";
 import { FIRST_DAY_SAMPLES } from "./samples/firstDay";
 import { GROWTH_SAMPLES } from "./samples/growth";
 import type { Samples } from "./samples/lib";
@@ -14,6 +15,7 @@ export const SAMPLES: Samples = {
   ...PLACE_SAMPLES,
   ...WATER_SAMPLES,
   ...GROWTH_SAMPLES,
+  ...BATCHES_SAMPLES,
   ...ROUND_SAMPLES,
   ...FIRST_DAY_SAMPLES,
 };

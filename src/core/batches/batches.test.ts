@@ -1,9 +1,8 @@
-import fc from "fast-check";
 import { dayFromIso, nextWeekday } from "../units/day";
 import { coverOrders, type Cover } from "./coverOrders";
-import { linesTouched, placeStays } from "./lanes";
+import { linesTouched } from "./places/siteRuns";
 import { workOutPlan } from "./plan";
-import { plantsByStage, type Stay } from "./timeline";
+import { plantsByStage } from "./timeline";
 import type { PlanBatch, PlanInput, PlanOrder, PlanGrowingArea, PlanVariety } from "./types";
 import { mendingSowDay, whatIfMove } from "./whatIfMove";
 
@@ -200,48 +199,6 @@ test("moving a batch shows what breaks before the act, and a day that mends it",
   expect(mendingSowDay(plan, now, 2, today + 38)?.breaks).toBe(false);
   expect(mendingSowDay(plan, now, 2, today + 40)?.sowDay).not.toBe(today + 40);
 });
-
-const stayArbitrary = fc.record({
-  from: fc.integer({ min: 0, max: 60 }),
-  length: fc.integer({ min: 1, max: 30 }),
-  plants: fc.integer({ min: 1, max: 40 }),
-});
-test("placement: every plant has a place, no site holds two at once, and only what cannot fit is over capacity (seed 11)", () => {
-  fc.assert(
-    fc.property(fc.array(stayArbitrary, { maxLength: 25 }), (drawn) => {
-      const stays = drawn.map(({ from, length, plants }, i): Stay => ({
-        batchId: i,
-        stage: 0,
-        growingAreaId: 1,
-        plants,
-        from,
-        to: from + length,
-        plannedEnd: from + length,
-        begun: false,
-      }));
-      const small = growingArea(1, 80, 2);
-      const placed = placeStays(small, stays);
-      for (const { stay, runs, over } of placed) {
-        expect(runs.reduce((sum, run) => sum + run.end - run.start, 0)).toBe(stay.plants);
-        if (over > 0) expect(used(placed, stay.from, small) + over).toBeGreaterThan(80);
-      }
-      for (const [i, a] of placed.entries())
-        for (const b of placed.slice(i + 1)) {
-          const together = a.stay.from < b.stay.to + 2 && b.stay.from < a.stay.to + 2;
-          const shared = a.runs.some((x) => b.runs.some((y) => x.start < y.end && y.start < x.end));
-          expect(together && shared).toBe(false);
-        }
-    }),
-    { seed: 11, numRuns: 200 },
-  );
-});
-
-function used(placed: ReturnType<typeof placeStays>, day: number, { cleaningDays }: PlanGrowingArea): number {
-  const there = placed.filter(({ stay }) => stay.from <= day && day < stay.to + cleaningDays);
-  return there
-    .flatMap(({ runs }) => runs)
-    .reduce((sum, run) => sum + Math.max(0, Math.min(80, run.end) - run.start), 0);
-}
 
 test("the lines that a placement touches", () => {
   expect(linesTouched([10, 10, 10], [{ start: 9, end: 11 }])).toEqual([0, 1]);

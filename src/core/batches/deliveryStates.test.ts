@@ -1,6 +1,6 @@
 import { dayFromIso } from "../units/day";
 import { deliveryStates } from "./deliveryStates";
-import { placeStays } from "./lanes";
+import { areaPlaces } from "./places/areaPlaces";
 import { workOutPlan } from "./plan";
 import type { PlanBatch, PlanInput, PlanGrowingArea } from "./types";
 
@@ -42,9 +42,10 @@ const sown = [{ position: 0, day: today - 18, plants: 30 }];
 const states = (given: PlanInput, picked: Parameters<typeof deliveryStates>[2] = []) => {
   const plan = workOutPlan(given);
   const placed = given.growingAreas.map((growingArea) =>
-    placeStays(
+    areaPlaces(
       growingArea,
       plan.batches.flatMap(({ stays }) => stays),
+      { today: given.today },
     ),
   );
   return new Map(deliveryStates(plan, placed, picked).map(({ day, state }) => [day - today, state]));
@@ -62,7 +63,7 @@ test("plants without sites, a sowing that is past and a pick that was lost are n
     kind: "no-sites",
     batchId: 1,
     growingAreaId: 1,
-    plants: 18,
+    plants: 30,
   });
   // Sown today at the earliest: Thursday in three weeks and a half could be served, if it were.
   expect(states(input({ sowDay: today - 1 })).get(24)).toEqual({ kind: "not-sown", batchId: 1, due: today - 1 });

@@ -1,7 +1,7 @@
 import { requireRange } from "../units/range";
 import { requireDay, type Day } from "../units/day";
 import type { Delivery } from "./allocate";
-import type { PlacedStay } from "./lanes";
+import type { PlacedStay } from "./places/areaPlaces";
 import type { Plan, WorkedBatch } from "./plan";
 
 /** How a market day of an order stands: met, or the first thing that keeps it from being met. */

@@ -4,6 +4,7 @@ import type { HarvestPattern } from "../growth/harvestPattern";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { StageLength } from "../growth/stageDays";
 import type { Step } from "../growth/steps";
+import type { KeptPlace } from "./places/keptPlace";
 
 /** A stage of a variety and where it is spent. */
 export interface PlanStage extends StageLength {
@@ -41,6 +42,10 @@ export interface PlanVariety {
   readonly tray?: { readonly seedGPerTray: number } | null;
   /** Its seed, the oldest lot first. */
   readonly lots?: readonly { readonly name: string; readonly onHandG: number }[];
+  /** Plants of one family do not follow one another where families rotate. */
+  readonly family?: string;
+  /** Loops whose water is not for it, and stands whose lines are not. */
+  readonly unsuited?: { readonly loopIds: readonly number[]; readonly standIds: readonly number[] };
   /** How its plants are raised between the moves. */
   readonly steps?: readonly (Step & { readonly id: number })[];
 }
@@ -78,6 +83,15 @@ export interface PlanGrowingArea {
   readonly sites: number;
   readonly cleaningDays: number;
   readonly sitesPerLine: readonly number[];
+  /** Of each line: the stand that it belongs to, its number there from 1, what waters it, and whether families rotate on it. */
+  readonly lines?: readonly {
+    readonly standId: number;
+    readonly line: number;
+    readonly loopId: number | null;
+    /** Lines of one bank are washed together: those of a valve, or of a stand. */
+    readonly bank: string;
+    readonly rotates: boolean;
+  }[];
   /** Share of the sites on each loop; null is watered by hand. Shares sum to one. */
   readonly loops: readonly { readonly loopId: number | null; readonly share: number }[];
 }
@@ -102,6 +116,8 @@ export interface PlanInput {
   readonly varieties: readonly PlanVariety[];
   readonly batches: readonly PlanBatch[];
   readonly orders: readonly PlanOrder[];
+  /** Places that are kept for stages of batches. */
+  readonly places?: readonly KeptPlace[];
   /** Share of the feed that drains from a run-to-waste loop, by loop id. */
   readonly drainShareByLoop: Readonly<Record<number, number>>;
   /** What plants really drink of what is worked out, by loop id; 1 where none is named. */

@@ -18,6 +18,8 @@ export interface Rules {
   readonly references: Readonly<Record<string, Readonly<Record<string, string>>>>;
   /** Fields that together are different for each row of an entity. */
   readonly names: Readonly<Record<string, readonly string[]>>;
+  /** Fields whose rows take those of the entity with them when they go, without anybody being asked. */
+  readonly follows?: Readonly<Record<string, readonly string[]>>;
 }
 
 export interface Conflict {
@@ -196,7 +198,7 @@ export function rebase(
   rules: Rules,
 ): { readonly changes: Changes; readonly conflicts: readonly Conflict[] } {
   const conflicts: Conflict[] = [];
-  const rebased = tidy(
+  const own = tidy(
     Object.entries(changes).map(([entity, { added, removed, updated }]) => {
       const table = live[entity] ?? {};
       const next = { added: {} as Record<number, Row>, removed: {} as Record<number, Row>, updated: {} as Updates };
@@ -229,8 +231,23 @@ export function rebase(
       return [entity, next] as const;
     }),
   );
+  const rebased = withFollowers(own, live, rules);
   conflicts.push(...newlyWrong(live, apply(live, rebased), rebased, rules));
   return { changes: rebased, conflicts };
+}
+
+/** With the rows that go along with what is removed. */
+function withFollowers(changes: Changes, live: Tables, { references, follows = {} }: Rules): Changes {
+  let all = changes;
+  for (const [entity, fields] of Object.entries(follows)) {
+    const goes = (row: Row) =>
+      fields.some((field) => changes[references[entity]![field]!]?.removed[Number(row[field])] !== undefined);
+    const gone = Object.entries(live[entity] ?? {}).filter(([, row]) => goes(row));
+    if (gone.length === 0) continue;
+    const own = gone.reduce((left, [id]) => without(left, entity, Number(id)), changes)[entity] ?? NOTHING;
+    all = { ...all, [entity]: { ...own, removed: { ...own.removed, ...Object.fromEntries(gone) } } };
+  }
+  return all;
 }
 
 const withoutTyped = ({ [TYPED]: _, ...row }: Row): Row => row;

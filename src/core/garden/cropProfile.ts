@@ -67,13 +67,14 @@ type Band = readonly [low: number | null, high: number | null];
 
 /** What two crops cannot both have of one water; null where their bands meet, or are not told. */
 function apart(one: Variety, other: Variety): BadNeighbour["why"] | null {
-  if (miss([one.ecLow, one.ecHigh], [other.ecLow, other.ecHigh])) return "ec";
-  if (miss([one.phLow, one.phHigh], [other.phLow, other.phHigh])) return "ph";
-  if (miss([one.solutionLowC, one.solutionHighC], [other.solutionLowC, other.solutionHighC])) return "solution";
+  if (bandsMiss([one.ecLow, one.ecHigh], [other.ecLow, other.ecHigh])) return "ec";
+  if (bandsMiss([one.phLow, one.phHigh], [other.phLow, other.phHigh])) return "ph";
+  if (bandsMiss([one.solutionLowC, one.solutionHighC], [other.solutionLowC, other.solutionHighC])) return "solution";
   return null;
 }
 
-function miss([low, high]: Band, [otherLow, otherHigh]: Band): boolean {
+/** Whether two bands, as far as they are told, have nothing in common. */
+export function bandsMiss([low, high]: Band, [otherLow, otherHigh]: Band): boolean {
   return (
     (high !== null && otherLow !== null && otherLow > high) || (low !== null && otherHigh !== null && otherHigh < low)
   );

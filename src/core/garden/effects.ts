@@ -6,7 +6,8 @@ import { seedOfBatchG } from "../growth/seedNeed";
 import { feedAmounts } from "../round/tankItems";
 import { plannedFigure } from "../round/log";
 import type { RoundItem, RoundTask } from "../round/types";
-import type { Garden, Loop } from "./garden";
+import type { BatchPlace, Garden, Loop } from "./garden";
+import { placeRows } from "./keepPlaces";
 import { lotInUse } from "./seed";
 
 type MixTask = Extract<RoundTask, { readonly kind: "mix" }>;
@@ -25,6 +26,15 @@ export type Effect =
       readonly position: number;
       readonly day: Day;
       readonly plants: number;
+    }
+  /** Sites on which a stage was begun, where none were kept for it. */
+  | {
+      readonly kind: "place";
+      readonly batchId: number;
+      readonly stage: number;
+      readonly from: Day;
+      readonly to: Day;
+      readonly sites: readonly Pick<BatchPlace, "standId" | "line" | "firstSite" | "sites">[];
     }
   | { readonly kind: "stock"; readonly loopId: number; readonly letter: StockLetter; readonly changeL: number }
   /** A stock that was mixed: what is in it now, and what was known of it before. */
@@ -72,11 +82,16 @@ export function effectsOf(
   const { today } = season.plan;
   switch (task.kind) {
     case "sow":
-      return [begun(task.batchId, 0, today, actual ?? task.cells), ...seedEffects(season, task, actual ?? task.cells)];
+      return [
+        begun(task.batchId, 0, today, actual ?? task.cells),
+        ...placeEffects(season, task.batchId, 0),
+        ...seedEffects(season, task, actual ?? task.cells),
+      ];
     case "move":
       return [
         ...readyEffects(season, task.batchId, task.stage - 1, readyOn),
         begun(task.batchId, task.stage, today, actual ?? task.plants),
+        ...placeEffects(season, task.batchId, task.stage),
       ];
     case "wash":
       return task.clears ? [{ kind: "cleared", batchId: task.batchId, day: today }] : [];
@@ -102,6 +117,25 @@ export function effectsOf(
 
 function begun(batchId: number, position: number, day: Day, plants: number): Effect {
   return { kind: "stage", batchId, position, day, plants: Math.round(plants) };
+}
+
+/** Plants that are put down stay where the plan has them: no later plan moves them. */
+function placeEffects(season: Worked, batchId: number, stage: number): Effect[] {
+  for (const placed of season.placed.values())
+    for (const { stay, runs, over, kept } of placed) {
+      if (stay.batchId !== batchId || stay.stage !== stage || over > 0 || kept !== null) continue;
+      const rows = placeRows(season, { batchId, stage }, runs);
+      if (rows.length === 0) return [];
+      const { to } = rows[0]!;
+      const sites = rows.map(({ standId, line, firstSite, sites: count }) => ({
+        standId,
+        line,
+        firstSite,
+        sites: count,
+      }));
+      return [{ kind: "place", batchId, stage, from: season.today, to, sites }];
+    }
+  return [];
 }
 
 /** The seed that is sown leaves the lot in use. */

@@ -5,7 +5,7 @@ import { houseClashes, type HouseClash } from "../place/houseChecks";
 import { standCounts } from "../place/standCounts";
 import { risesAt } from "../water/pumpCurve";
 import type { Changes, Tables } from "./changes";
-import type { House, Loop, SaltRow, Source, Stand } from "./garden";
+import type { BatchPlace, House, Loop, SaltRow, Source, Stand } from "./garden";
 
 /** What is wrong with a garden that joins several rows. */
 export type GardenFault =
@@ -18,7 +18,9 @@ export type GardenFault =
       readonly conflict: StockConflict;
     }
   | { readonly kind: "pump-rises"; readonly loop: number; readonly point: number }
-  | { readonly kind: "ions-out"; readonly source: number; readonly balance: IonBalance };
+  | { readonly kind: "ions-out"; readonly source: number; readonly balance: IonBalance }
+  /** Two kept places share sites on some of their days. */
+  | { readonly kind: "places-meet"; readonly places: readonly [BatchPlace, BatchPlace] };
 
 /** What changes make wrong in a garden that was not wrong before: what is old does not keep anybody from saving. */
 export function newFaults(before: Tables, after: Tables, changes: Changes): GardenFault[] {
@@ -31,6 +33,7 @@ function nameOf(fault: GardenFault): string {
   if (fault.kind === "no-plant-fits") return `${fault.kind} ${fault.stand}`;
   if (fault.kind === "pump-rises") return `${fault.kind} ${fault.loop}`;
   if (fault.kind === "ions-out") return `${fault.kind} ${fault.source}`;
+  if (fault.kind === "places-meet") return `${fault.kind} ${fault.places.map(({ id }) => id).join()}`;
   if (fault.kind === "clash") return `${fault.clash.kind} ${[...fault.clash.stands].sort((a, b) => a - b).join()}`;
   return `${fault.kind} ${fault.recipe} ${fault.letter} ${fault.conflict.salts.join()}`;
 }
@@ -60,6 +63,7 @@ function faultsOf(tables: Tables, changes: Changes): GardenFault[] {
     ...recipesTouched(tables, changes).flatMap((recipe) => recipeFaults(tables, recipe)),
     ...touchedIds(changes, "loop").flatMap((id) => pumpFaults(tables, id)),
     ...touchedIds(changes, "source").flatMap((id) => sourceFaults(tables, id)),
+    ...placeFaults(tables, new Set(touchedIds(changes, "batch_place"))),
   ];
 }
 
@@ -69,6 +73,25 @@ function sourceFaults(tables: Tables, id: number): GardenFault[] {
   if (!source || source.balanceDoubted) return [];
   const balance = ionBalance(source);
   return balance.verdict === "out" ? [{ kind: "ions-out", source: id, balance }] : [];
+}
+
+function placeFaults(tables: Tables, touched: ReadonlySet<number>): GardenFault[] {
+  if (touched.size === 0) return [];
+  const byLine = new Map<string, BatchPlace[]>();
+  for (const place of Object.values(tables.batch_place ?? {}) as unknown as BatchPlace[]) {
+    const line = `${place.standId}/${place.line}`;
+    byLine.set(line, [...(byLine.get(line) ?? []), place]);
+  }
+  const meet = (a: BatchPlace, b: BatchPlace) =>
+    a.from < b.to && b.from < a.to && a.firstSite < b.firstSite + b.sites && b.firstSite < a.firstSite + a.sites;
+  return [...byLine.values()].flatMap((places) =>
+    places.flatMap((one, at) =>
+      places
+        .slice(at + 1)
+        .filter((other) => (touched.has(one.id) || touched.has(other.id)) && meet(one, other))
+        .map((other): GardenFault => ({ kind: "places-meet", places: [one, other] })),
+    ),
+  );
 }
 
 function pumpFaults(tables: Tables, id: number): GardenFault[] {

@@ -1,7 +1,7 @@
 import type { PlanBatch, PlanOrder, PlanStage } from "../batches/types";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { RainNormals } from "../water/rainInflow";
-import type { BATCH, CUSTOMER, ORDER } from "./entities/batches";
+import type { BATCH, BATCH_PLACE, CUSTOMER, ORDER } from "./entities/batches";
 import type { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./entities/feed";
 import type { FieldsOf, RowOf } from "./entities/field";
 import type { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./entities/growth";
@@ -41,6 +41,8 @@ export type Variety = RowOf<typeof VARIETY> & {
 };
 export type BatchRow = RowOf<typeof BATCH> & PlanBatch;
 export type OrderRow = RowOf<typeof ORDER> & PlanOrder;
+/** Sites that are kept for a stage of a batch. */
+export type BatchPlace = RowOf<typeof BATCH_PLACE>;
 /** Who orders. */
 export type Customer = RowOf<typeof CUSTOMER>;
 
@@ -63,6 +65,7 @@ export interface Garden {
   readonly harvestUnits: readonly HarvestUnitRow[];
   readonly varieties: readonly Variety[];
   readonly batches: readonly BatchRow[];
+  readonly places: readonly BatchPlace[];
   readonly orders: readonly OrderRow[];
   readonly customers: readonly Customer[];
 }

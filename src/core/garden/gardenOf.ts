@@ -1,6 +1,7 @@
 import type { RainNormals } from "../water/rainInflow";
 import type { Row, Table, Tables } from "./changes";
 import type {
+  BatchPlace,
   BatchRow,
   ClimateRow,
   Customer,
@@ -68,6 +69,7 @@ export function gardenOf(tables: Tables, site: Site): Garden {
         ),
     ),
     batches: memo("batches", [of("batch"), of("batch_stage")], () => batches(of("batch"), of("batch_stage"))),
+    places: list<BatchPlace>("batch_place", "batchId", "stage", "standId", "line", "id"),
     orders: memo("orders", [of("order_line"), customers], () => orders(of("order_line"), customers)),
     customers,
   };

@@ -1,11 +1,10 @@
-import type { Plan } from "../batches/plan";
-import type { Stay } from "../batches/timeline";
 import type { PlanGrowingArea, PlanInput } from "../batches/types";
 import { growingAreaSitesPerLine } from "../place/lineWords";
+import { modelOf } from "../place/kinds";
 import { standCounts } from "../place/standCounts";
 import type { Day } from "../units/day";
 import { et0ByArea } from "./climate";
-import { clockedVarieties } from "./clocks";
+import { suitedVarieties } from "./suitedVarieties";
 import type { Garden, GrowingAreaRow, Stand } from "./garden";
 import { openWaterByLoop } from "./openWater";
 
@@ -30,8 +29,9 @@ export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly
     from,
     to,
     growingAreas: garden.growingAreas.map((area) => planArea(area, standsOf.get(area.id) ?? [])),
-    varieties: clockedVarieties(garden),
+    varieties: suitedVarieties(garden),
     batches: garden.batches,
+    places: garden.places,
     orders: garden.orders,
     drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),
     needFactorByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.needFactor])),
@@ -46,18 +46,6 @@ function lastLookedAt(orders: Garden["orders"], today: Day): Day {
   return Math.min(today + MOST_DAYS_AHEAD, Math.max(today + DAYS_AHEAD, latest + 1));
 }
 
-/** Stays of a plan by the growing area that they are spent in. */
-export function staysByArea(plan: Plan): Map<number, Stay[]> {
-  const found = new Map<number, Stay[]>();
-  for (const { stays } of plan.batches)
-    for (const stay of stays) {
-      const own = found.get(stay.growingAreaId);
-      if (own) own.push(stay);
-      else found.set(stay.growingAreaId, [stay]);
-    }
-  return found;
-}
-
 function planArea(growingArea: GrowingAreaRow, own: readonly Stand[]): PlanGrowingArea {
   const sitesPerLine = growingAreaSitesPerLine(own);
   const sites = sitesPerLine.reduce((sum, count) => sum + count, 0);
@@ -70,6 +58,13 @@ function planArea(growingArea: GrowingAreaRow, own: readonly Stand[]): PlanGrowi
     sites,
     cleaningDays: growingArea.cleaningDays,
     sitesPerLine,
+    lines: own.flatMap(({ id, loopId, spec }) =>
+      Array.from({ length: standCounts(spec).lines }, (_, index) => ({
+        ...{ standId: id, line: index + 1, loopId },
+        bank: spec.kind === "channel-bank" ? `${id}/${Math.floor(index / spec.linesPerValve)}` : String(id),
+        rotates: modelOf(spec).rotates === true,
+      })),
+    ),
     loops: loopShares,
   };
 }

@@ -1,5 +1,5 @@
 import type { Worked } from "./worked";
-import type { SiteRun } from "../batches/lanes";
+import type { SiteRun } from "../batches/places/siteRuns";
 import type { Day } from "../units/day";
 import type { DeliveryState } from "../batches/deliveryStates";
 

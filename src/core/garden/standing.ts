@@ -1,5 +1,5 @@
 import { needPerMmL, stageNeedLpd } from "../batches/plantNeed";
-import type { SiteRun } from "../batches/lanes";
+import type { SiteRun } from "../batches/places/siteRuns";
 import { standCounts } from "../place/standCounts";
 import { requireDay, type Day } from "../units/day";
 import { memo } from "./memo";

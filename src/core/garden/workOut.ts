@@ -1,6 +1,6 @@
 import type { Worked } from "./worked";
 import { deliveryStates } from "../batches/deliveryStates";
-import { placeStays } from "../batches/lanes";
+import { planPlaces } from "../batches/places/planPlaces";
 import { workOutPlan } from "../batches/plan";
 import { saltUse, shortages } from "../batches/shortages";
 import { requireDay, type Day } from "../units/day";
@@ -8,7 +8,7 @@ import type { Facts } from "./facts";
 import type { Garden } from "./garden";
 import { memo } from "./memo";
 import { loopFeeds } from "./loopFeed";
-import { areaStands, planInput, staysByArea } from "./planInput";
+import { areaStands, planInput } from "./planInput";
 import { roundOf } from "./roundOf";
 import { saltStores, waterSupply } from "./supply";
 
@@ -33,17 +33,14 @@ export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
     },
     get input() {
       const places = [g.stands, g.growingAreas, g.loops, g.houses, g.climate] as const;
-      const from = [g.batches, g.orders, g.varieties, ...places, today] as const;
+      const from = [g.batches, g.orders, g.varieties, g.places, g.recipes, ...places, today] as const;
       return memo("input", from, () => planInput(g, worked.growingAreaStands, today));
     },
     get plan() {
       return memo("plan", [worked.input], () => workOutPlan(worked.input));
     },
     get placed() {
-      return memo("placed", [worked.plan], () => {
-        const stays = staysByArea(worked.plan);
-        return new Map(worked.input.growingAreas.map((area) => [area.id, placeStays(area, stays.get(area.id) ?? [])]));
-      });
+      return memo("placed", [worked.plan, worked.input], () => planPlaces(worked.plan, worked.input));
     },
     get feeds() {
       const rows = [g.loops, g.stands, g.recipes, g.salts, g.sources, g.stockTanks] as const;

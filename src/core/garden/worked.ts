@@ -1,5 +1,5 @@
 import type { StatedDelivery } from "../batches/deliveryStates";
-import type { PlacedStay } from "../batches/lanes";
+import type { PlacedStay } from "../batches/places/areaPlaces";
 import type { Plan } from "../batches/plan";
 import type { SaltUse, Shortage } from "../batches/shortages";
 import type { PlanInput } from "../batches/types";

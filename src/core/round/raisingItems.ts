@@ -1,4 +1,4 @@
-import type { PlacedStay } from "../batches/lanes";
+import type { PlacedStay } from "../batches/places/areaPlaces";
 import { wholeUp } from "../numeric/whole";
 import { keptInCell } from "../growth/cellsToSow";
 import { isSownInTrays } from "../growth/cropKind";

@@ -1,4 +1,4 @@
-import { placeStays } from "../batches/lanes";
+import { areaPlaces } from "../batches/places/areaPlaces";
 import { workOutPlan } from "../batches/plan";
 import type { PlanBatch, PlanInput } from "../batches/types";
 import { growingAreaSitesPerLine, type GrowingAreaStand } from "../place/lineWords";
@@ -91,9 +91,10 @@ function input(batches: readonly PlanBatch[], more: Partial<RoundInput> = {}): R
     houseOrder: 1,
     order: index,
     stands: stands[index]!,
-    placed: placeStays(
+    placed: areaPlaces(
       growingArea,
       plan.batches.flatMap((batch) => batch.stays).filter((stay) => stay.growingAreaId === growingArea.id),
+      { today },
     ),
   }));
   return {

@@ -1,5 +1,5 @@
 import { GREATEST, requireFigures } from "../units/range";
-import type { PlacedStay } from "../batches/lanes";
+import type { PlacedStay } from "../batches/places/areaPlaces";
 import { isSownInTrays } from "../growth/cropKind";
 import { judgeCatchCans } from "../water/catchCans";
 import { requireDay, type Day } from "../units/day";

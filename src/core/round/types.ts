@@ -5,7 +5,7 @@ import type { Lot, Salt, StockLetter } from "../feed/salts";
 import type { StepKind } from "../growth/steps";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { Plan } from "../batches/plan";
-import type { PlacedStay } from "../batches/lanes";
+import type { PlacedStay } from "../batches/places/areaPlaces";
 import type { Shortage } from "../batches/shortages";
 import type { GrowingAreaStand } from "../place/lineWords";
 import type { Dimension } from "../units/dimensions";

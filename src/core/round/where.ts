@@ -1,4 +1,5 @@
-import { linesTouched, type PlacedStay } from "../batches/lanes";
+import type { PlacedStay } from "../batches/places/areaPlaces";
+import { linesTouched } from "../batches/places/siteRuns";
 import { lineWords } from "../place/lineWords";
 import type { RoundGrowingArea, RoundInput, Stop, Where } from "./types";
 

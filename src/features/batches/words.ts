@@ -27,6 +27,25 @@ export function unmetWords(state: Exclude<DeliveryState, { kind: "met" }>, names
 }
 
 /** Why a batch was not moved. */
-export function batchesRefusalWords({ kind }: BatchesRefusal): string {
-  return kind === "batch-gone" ? "This batch is no longer there." : "This batch has been sown: its dates are fixed.";
+export function batchesRefusalWords(refusal: BatchesRefusal): string {
+  switch (refusal.kind) {
+    case "batch-gone":
+      return "This batch is no longer there.";
+    case "sown-already":
+      return "This batch has been sown: its dates are fixed.";
+    case "places-meet":
+      return "Two batches would stand on the same sites at the same time. The plan has moved on: look again.";
+    case "no-stay":
+      return "This batch is not there any more, or has left this stage.";
+    case "other-area":
+      return "This stand serves another growing area.";
+    case "too-few-sites":
+      return `${counted(refusal.plants, "plant")} need a site, and from there on the stand has ${refusal.sites}.`;
+    case "taken":
+      return `${refusal.variety} of ${dayInWords(refusal.sowDay)} has these sites then.`;
+    case "split-all":
+      return `Split off at least one plant, and leave at least one of the ${refusal.plants}.`;
+    case "join-apart":
+      return "Only batches of one variety that are not sown yet can be joined.";
+  }
 }

@@ -36,6 +36,8 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
   salt_lot_days: "A lot comes first, is opened later, and used up last.",
   variety_step_due: "A step is due outside its stage.",
   seed_lot_name_once: "A variety has two lots of seed of the same name.",
+  batch_place_days: "A place is free again before it is taken.",
+  batch_place_free: "Two batches would stand on the same sites at the same time.",
   batch_stage_counted: "More seedlings are up than seeds were looked at.",
   batch_stage_ready: "A stage was found ready before it began.",
   variety_not_modelled: "Of what its days leave out, something is not known here.",
@@ -49,6 +51,7 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
 /** Where something is still used. */
 const USED_IN: Readonly<Record<UsedBy, string>> = {
   batch: "batches",
+  batch_place: "places of batches",
   batch_stage: "batches",
   log_entry: "the log",
   loop: "loops",

@@ -1,8 +1,9 @@
 import Joi from "joi";
-import { BATCH, CUSTOMER, ORDER } from "@/core/garden/entities/batches";
+import { BATCH, BATCH_PLACE, CUSTOMER, ORDER } from "@/core/garden/entities/batches";
 import type { FieldsOf } from "@/core/garden/entities/field";
+import type { Spot, StageOf } from "@/core/garden/keepPlaces";
 import { entitySchema, partsOf } from "../entities/joi";
-import { day, rowId, type Opened } from "../session/validation";
+import { day, rowId, whole, type Opened } from "../session/validation";
 
 export type OrderInput = Opened & FieldsOf<typeof ORDER>;
 export const orderSchema = entitySchema<OrderInput>(ORDER);
@@ -12,7 +13,7 @@ export const customerSchema = entitySchema<CustomerInput>(CUSTOMER);
 
 export type NewBatch = Pick<FieldsOf<typeof BATCH>, "varietyId" | "sowDay" | "cells" | "targetPlants">;
 
-const { note: _note, clearedDay: _cleared, ...newBatch } = partsOf(BATCH);
+const { note: _note, clearedDay: _cleared, pinned: _pinned, ...newBatch } = partsOf(BATCH);
 
 export const batchesSchema = Joi.object<{ batches: readonly NewBatch[] }>({
   batches: Joi.array().items(Joi.object(newBatch)).min(1).max(500).required().label("Batches").messages({
@@ -42,4 +43,34 @@ export const removeBatchesSchema = Joi.object<{ ids: readonly number[] }>({
 export const removeOrderSchema = Joi.object<{ id: number; batchIds: readonly number[] }>({
   id: rowId("Order"),
   batchIds: Joi.array().items(rowId("Batch").optional()).unique().max(500).default([]),
+});
+
+const { stage, standId, line, firstSite } = partsOf(BATCH_PLACE);
+const stageOf = { batchId: rowId("Batch"), stage };
+
+/** A stage of a batch, and the site from which on it is to stand. */
+export const putBatchSchema = Joi.object<StageOf & Spot>({ ...stageOf, standId, line, firstSite });
+
+export const swapBatchesSchema = Joi.object<{ one: StageOf; other: StageOf }>({
+  one: Joi.object(stageOf).required(),
+  other: Joi.object(stageOf).required(),
+});
+
+export const stagesSchema = Joi.object<{ stages: readonly StageOf[] }>({
+  stages: Joi.array().items(Joi.object(stageOf)).min(1).max(5000).required().label("Batches"),
+});
+
+export const pinBatchesSchema = Joi.object<{ ids: readonly number[]; pinned: boolean }>({
+  ids: Joi.array().items(rowId("Batch").optional()).min(1).max(500).required(),
+  pinned: Joi.boolean().required(),
+});
+
+export const splitBatchSchema = Joi.object<{ id: number; plants: number }>({
+  id: rowId("Batch"),
+  plants: whole("Plants to split off", 1, 1_000_000),
+});
+
+export const joinBatchesSchema = Joi.object<{ into: number; from: number }>({
+  into: rowId("Batch"),
+  from: rowId("Batch"),
 });

@@ -28,6 +28,8 @@ export const CONSTRAINTS = {
   salt_lot_days: null,
   seed_lot_name_once: null,
   variety_step_due: null,
+  batch_place_days: null,
+  batch_place_free: null,
   batch_stage_counted: null,
   batch_stage_ready: null,
   variety_not_modelled: null,
@@ -43,6 +45,7 @@ export type Constraint = keyof typeof CONSTRAINTS;
 /** Tables that refer to rows of others. */
 export const USERS = [
   "batch",
+  "batch_place",
   "batch_stage",
   "log_entry",
   "loop",

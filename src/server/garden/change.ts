@@ -128,6 +128,8 @@ function refusedFor(fault: GardenFault, changes: Changes): RefusedError {
       return new RefusedError({ room: "water", kind: "pump-rises", point: fault.point + 1 }, "pump.points");
     case "ions-out":
       return new RefusedError({ room: "water", kind: "ions-out", balance: fault.balance }, "balanceDoubted");
+    case "places-meet":
+      return new RefusedError({ room: "batches", kind: "places-meet" });
     case "stock-conflict": {
       const { letter, conflict } = fault;
       return new RefusedError({ room: "feed", kind: "stock-conflict", letter, conflict }, "salts");

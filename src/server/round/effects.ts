@@ -1,6 +1,6 @@
 import type { Effect, SeedlingCount } from "@/core/garden/effects";
 import { isoFromDay, type Day } from "@/core/units/day";
-import { type Db, maybeOne, run } from "../db/pool";
+import { many, maybeOne, run, type Db } from "../db/pool";
 import type { Session } from "../session/session";
 import { keepEffects } from "./writeEntry";
 
@@ -21,6 +21,8 @@ async function apply(db: Db, gardenId: number, logId: number, effect: Effect): P
         [gardenId, effect.batchId, effect.position, isoFromDay(effect.day), effect.plants, logId],
       );
       return effect;
+    case "place":
+      return { ...effect, sites: await standOn(db, gardenId, effect) };
     case "stock":
       return { ...effect, changeL: await changeStock(db, gardenId, effect) };
     case "stock-level":
@@ -59,6 +61,13 @@ export async function revert(db: Db, gardenId: number, effect: Effect): Promise<
         effect.position,
       ]);
       return;
+    case "place":
+      await run(db, `delete from batch_place where garden_id = $1 and batch_id = $2 and stage = $3 and how = 'stood'`, [
+        gardenId,
+        effect.batchId,
+        effect.stage,
+      ]);
+      return;
     case "stock":
       await changeStock(db, gardenId, { ...effect, changeL: -effect.changeL });
       return;
@@ -83,6 +92,33 @@ export async function revert(db: Db, gardenId: number, effect: Effect): Promise<
     case "store":
       await setStore(db, gardenId, effect.storeId, effect.beforeL, effect.beforeDay);
   }
+}
+
+type PlaceEffect = Extract<Effect, { readonly kind: "place" }>;
+
+/**
+ * Keeps the sites that plants were put on. Where another place is kept on some of them for days that the plan has left, the
+ * plants still stand there; it is not written down then, so that nothing keeps the work from being logged.
+ */
+async function standOn(
+  db: Db,
+  gardenId: number,
+  { batchId, stage, from, to, sites }: PlaceEffect,
+): Promise<PlaceEffect["sites"]> {
+  const kept = await many<PlaceEffect["sites"][number]>(
+    db,
+    `insert into batch_place (garden_id, batch_id, stage, stand_id, line, first_site, sites, from_day, to_day, how)
+     select $1, $2, $3, "standId", line, "firstSite", sites, $4::date, $5::date, 'stood'
+       from jsonb_to_recordset($6::jsonb) as asked ("standId" integer, line integer, "firstSite" integer, sites integer)
+      where not exists (
+        select from batch_place held, jsonb_to_recordset($6::jsonb) as other ("standId" integer, line integer, "firstSite" integer, sites integer)
+         where held.garden_id = $1 and held.stand_id = other."standId" and held.line = other.line
+           and held.first_site < other."firstSite" + other.sites and other."firstSite" < held.first_site + held.sites
+           and held.from_day < $5::date and $4::date < held.to_day)
+     returning stand_id as "standId", line, first_site as "firstSite", sites`,
+    [gardenId, batchId, stage, isoFromDay(from), isoFromDay(to), JSON.stringify(sites)],
+  );
+  return kept;
 }
 
 async function changeStock(

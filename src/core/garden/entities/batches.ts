@@ -1,4 +1,4 @@
-import { entity, numberField, textField } from "./field";
+import { choiceField, entity, numberField, textField } from "./field";
 
 export const CUSTOMER = entity({
   table: "customer",
@@ -36,6 +36,7 @@ export const BATCH = entity({
       atMost: { measure: "cells", times: 1, words: "they must not be more than the cells sown" },
     }),
     { type: "note", name: "note", label: "Note", initial: "" },
+    { type: "switch", name: "pinned", label: "Pinned: no solved plan moves or drops it", initial: false },
     { type: "day", name: "clearedDay", label: "Cleared on", nullable: true, initial: null },
   ],
   order: [{ least: "sowDay", greatest: "clearedDay", words: "Cleared on lies before Sow on" }],
@@ -64,4 +65,31 @@ export const BATCH_STAGE = entity({
     { type: "reference", name: "logId", label: "Entry of the log", to: "log_entry", nullable: true, initial: null },
   ],
   order: [{ least: "day", greatest: "readyOn", words: "Found ready lies before the stage began" }],
+});
+
+/** How a place came to be kept. */
+export const PLACE_HOW = ["hand", "plan", "stood"] as const;
+
+/** Sites of a line that are kept for a stage of a batch, on the days for which they were kept, its cleaning included. */
+export const BATCH_PLACE = entity({
+  table: "batch_place",
+  label: "Place of a batch",
+  right: "plan",
+  follows: true,
+  fields: [
+    { type: "reference", name: "batchId", label: "Batch", to: "batch", isPart: true },
+    numberField("stage", "Stage, counted from 0", "count", 0, 9, { whole: true }),
+    { type: "reference", name: "standId", label: "Stand", to: "stand", isPart: true },
+    numberField("line", "Line", "count", 1, 10_000, { whole: true }),
+    numberField("firstSite", "First site", "count", 1, 1_000_000, { whole: true }),
+    numberField("sites", "Sites", "count", 1, 1_000_000, { whole: true }),
+    { type: "day", name: "from", label: "From", column: "from_day" },
+    { type: "day", name: "to", label: "Free again on", column: "to_day" },
+    choiceField("how", "Kept because", PLACE_HOW, {
+      hand: "put there by hand",
+      plan: "accepted with a plan",
+      stood: "it stood there",
+    }),
+  ],
+  order: [{ least: "from", greatest: "to", words: "Free again lies before From" }],
 });

@@ -57,6 +57,8 @@ export interface Entity {
   readonly right: Right;
   /** Rows have an order of their own, kept as `position`; a new one comes last. */
   readonly placed?: true;
+  /** Rows go with any row that they are parts of, without anybody being asked. */
+  readonly follows?: true;
   /** Fields that together are different for each row. */
   readonly unique?: readonly string[];
   /** Rules that join two fields: the later day, the larger volume. */

@@ -1,5 +1,5 @@
 import type { Rules } from "../changes";
-import { BATCH, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
+import { BATCH, BATCH_PLACE, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
 import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./feed";
 import type { Entity } from "./field";
 import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./growth";
@@ -30,6 +30,7 @@ export const PLAN_ENTITIES = [
   ORDER,
   BATCH,
   BATCH_STAGE,
+  BATCH_PLACE,
 ] as const satisfies readonly Entity[];
 
 /** The same by their table. */
@@ -47,6 +48,12 @@ export const RULES: Rules = {
   references: Object.fromEntries(PLAN_ENTITIES.map((entity) => [entity.table, referencesOf(entity)])),
   names: Object.fromEntries(
     PLAN_ENTITIES.flatMap((entity: Entity) => (entity.unique ? [[entity.table, entity.unique]] : [])),
+  ),
+  follows: Object.fromEntries(
+    PLAN_ENTITIES.flatMap((entity: Entity) => {
+      const wholes = entity.fields.filter((field) => field.type === "reference" && field.isPart);
+      return entity.follows ? [[entity.table, wholes.map(({ name }) => name)]] : [];
+    }),
   ),
 };
 

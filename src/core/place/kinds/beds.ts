@@ -139,6 +139,7 @@ export const DRIP_BEDS: StandModel<DripBeds> = {
     site: "site",
     about: "Soil or substrate with drip lines: roots, fruit, cut flowers, anything that wants ground.",
   },
+  rotates: true,
   example: {
     kind: "drip-beds",
     lines: 2,
@@ -203,6 +204,7 @@ export const WICKING_BED: StandModel<WickingBed> = {
       "Have floor and frame looked at by somebody who builds before it is filled, and keep plugs and pumps off the wet side.",
     ],
   },
+  rotates: true,
   example: {
     kind: "wicking-bed",
     lines: 4,

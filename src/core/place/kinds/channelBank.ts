@@ -204,6 +204,7 @@ export const CHANNEL_BANK: StandModel<ChannelBank> = {
     site: "site",
     about: "A film of water over the floor of sloped channels: leaf crops, close and quick.",
   },
+  noRootCrops: true,
   example: {
     kind: "channel-bank",
     lines: 12,

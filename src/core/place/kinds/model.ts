@@ -158,6 +158,10 @@ export interface StandModel<Spec> {
     /** Where a hand could be hurt: in one line, and what is behind it. */
     readonly caution?: readonly [short: string, more: string];
   };
+  /** Plants of one family should not follow one another on its sites. */
+  readonly rotates?: true;
+  /** Root crops have no room in it. */
+  readonly noRootCrops?: true;
   /** Measures that work, to take and change. */
   readonly example: Spec;
   readonly measures: readonly Measure[];
