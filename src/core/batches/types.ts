@@ -4,7 +4,7 @@ import type { HarvestPattern } from "../growth/harvestPattern";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { StageLength } from "../growth/stageDays";
 import type { Step } from "../growth/steps";
-import type { KeptPlace } from "./places/keptPlace";
+import type { KeptPlace } from "./places/types";
 
 /** A stage of a variety and where it is spent. */
 export interface PlanStage extends StageLength {

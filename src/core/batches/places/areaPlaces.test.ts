@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { Stay } from "../timeline";
 import type { PlanGrowingArea } from "../types";
 import { areaPlaces } from "./areaPlaces";
-import type { KeptPlace } from "./keptPlace";
+import type { KeptPlace } from "./types";
 import { siteStarts } from "./siteRuns";
 
 const bank = (lines: number, sites: number, more: Partial<PlanGrowingArea> = {}): PlanGrowingArea => ({

@@ -3,9 +3,9 @@ import { requireArea } from "../requirePlan";
 import type { Stay } from "../timeline";
 import type { PlanGrowingArea } from "../types";
 import { placeStays } from "./placeStays";
-import { keptRanges, type KeptPlace } from "./keptPlace";
+import { keptRanges } from "./keptPlace";
 import { runsOfRanges, siteStarts, type SiteRun } from "./siteRuns";
-import type { PlaceLine, PlaceStay, SiteRange } from "./types";
+import type { KeptPlace, PlaceLine, PlaceStay, SiteRange } from "./types";
 
 /** Where a stay stands. */
 export interface PlacedStay {

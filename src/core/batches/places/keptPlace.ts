@@ -2,19 +2,7 @@ import type { Day } from "../../units/day";
 import type { Stay } from "../timeline";
 import type { PlanGrowingArea } from "../types";
 import { siteStarts } from "./siteRuns";
-import type { SiteRange } from "./types";
-
-/** Sites of a line that are kept for a stage of a batch. */
-export interface KeptPlace {
-  readonly batchId: number;
-  readonly stage: number;
-  readonly standId: number;
-  /** Of the stand, counted from 1; and its sites, from 1. */
-  readonly line: number;
-  readonly firstSite: number;
-  readonly sites: number;
-  readonly how: "hand" | "plan" | "stood";
-}
+import type { KeptPlace, SiteRange } from "./types";
 
 /** What is kept for a stay: its ranges, or null where they are not free or not enough on its days any more. */
 export interface KeptRanges {

@@ -49,3 +49,15 @@ export interface Placing {
   readonly linesTouched: number;
   readonly proof: PlacingProof;
 }
+
+/** Sites of a line that are kept for a stage of a batch. */
+export interface KeptPlace {
+  readonly batchId: number;
+  readonly stage: number;
+  readonly standId: number;
+  /** Of the stand, counted from 1; and its sites, from 1. */
+  readonly line: number;
+  readonly firstSite: number;
+  readonly sites: number;
+  readonly how: "hand" | "plan" | "stood";
+}
