@@ -1,3 +1,4 @@
+import { randomLcg } from "d3-random";
 import { bestFit } from "./bestFit";
 import type { IndexedStay, LineRange, Rooms } from "./rooms";
 
@@ -19,7 +20,7 @@ const MOST_STAYS_TAKEN_UP = 30_000;
  * @source ruin and recreate (Schrimpf et al. 2000), with a fixed sequence of chances
  */
 export function improve(rooms: Rooms, stays: readonly IndexedStay[], trial: Trial): void {
-  const chance = sequence(stays.length);
+  const chance = randomLcg(stays.length);
   const sites = rooms.lines.reduce((sum, line) => sum + line.sites, 0);
   const free = stays.filter(({ pinned, linesAlone }) => !pinned && linesAlone > 0);
   const hopes = free
@@ -111,15 +112,4 @@ function isNoWorse(
     lines += (now[at]?.length ?? 0) - (was[at]?.length ?? 0);
   });
   return plants !== 0 ? plants < 0 : left !== 0 ? left < 0 : lines <= 0;
-}
-
-/** Numbers in [0, 1) that look like chance and are always the same. @source Marsaglia 2003, xorshift */
-function sequence(seed: number): () => number {
-  let state = 2463534242 ^ (seed * 2654435761);
-  return () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
-    return (state >>> 0) / 4294967296;
-  };
 }
