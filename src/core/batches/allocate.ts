@@ -23,14 +23,15 @@ interface Part {
   readonly units: number;
 }
 
-/** Market days of orders in [from, to), by day. */
-export function demandsOf(orders: readonly PlanOrder[], from: Day, to: Day): Demand[] {
+/** Market days of orders in [from, to), by day. @param noMarket days on which none is held */
+export function demandsOf(orders: readonly PlanOrder[], from: Day, to: Day, noMarket: readonly Day[] = []): Demand[] {
   requireSpan("demandsOf", from, to);
   for (const order of orders) requireOrder("demandsOf", order);
   const demands: Demand[] = [];
   for (const order of orders) {
     const last = Math.min(order.to, to - 1);
-    for (let day = nextWeekday(Math.max(order.from, from), order.weekday); day <= last; day += 7)
+    for (let day = nextWeekday(Math.max(order.from, from), order.weekday); day <= last; day += 7) {
+      if (noMarket.includes(day)) continue;
       demands.push({
         orderId: order.id,
         customerName: order.customerName,
@@ -38,6 +39,7 @@ export function demandsOf(orders: readonly PlanOrder[], from: Day, to: Day): Dem
         day,
         wanted: order.quantity,
       });
+    }
   }
   return demands.sort((a, b) => a.day - b.day || a.orderId - b.orderId);
 }

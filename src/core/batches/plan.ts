@@ -1,3 +1,4 @@
+import { groupBy } from "../numeric/groupBy";
 import { requirePlanInput } from "./requirePlan";
 import type { Day } from "../units/day";
 import { earliestFree } from "../growth/harvestPattern";
@@ -58,7 +59,10 @@ export function workOutPlan(input: PlanInput): Plan {
     lots.clear();
     const clocks = varietyClocks(variety, input.from - CLOCK_MARGIN_DAYS, input.to + CLOCK_MARGIN_DAYS);
     const own = indices.map((index) => follow(input.batches[index]!, variety, clocks, input.today, lots));
-    for (const delivery of serveAll(demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to), lots))
+    for (const delivery of serveAll(
+      demandsOf(ordersBy.get(variety.id) ?? [], input.from, input.to, input.noMarket),
+      lots,
+    ))
       deliveries[delivery.day - input.from]!.push(delivery);
     settleEnds(own, lots, input.today);
     addStays(own, variety, input, tallies, water);
@@ -211,14 +215,4 @@ function runningSum(changes: Float64Array): Float64Array {
   // Rounding below a microlitre must not leave an empty loop short of water.
   for (let i = 0; i < totals.length; i++) totals[i] = Math.abs((sum += changes[i]!)) < 1e-6 ? 0 : sum;
   return totals;
-}
-
-function groupBy<T, K>(items: readonly T[], key: (item: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const item of items) {
-    const group = groups.get(key(item));
-    if (group) group.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
 }

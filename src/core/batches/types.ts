@@ -116,6 +116,8 @@ export interface PlanInput {
   readonly varieties: readonly PlanVariety[];
   readonly batches: readonly PlanBatch[];
   readonly orders: readonly PlanOrder[];
+  /** Days on which no market is held. */
+  readonly noMarket?: readonly Day[];
   /** Places that are kept for stages of batches. */
   readonly places?: readonly KeptPlace[];
   /** Share of the feed that drains from a run-to-waste loop, by loop id. */

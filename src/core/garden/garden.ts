@@ -1,7 +1,7 @@
 import type { PlanBatch, PlanOrder, PlanStage } from "../batches/types";
 import type { HarvestUnit } from "../growth/harvestUnit";
 import type { RainNormals } from "../water/rainInflow";
-import type { BATCH, BATCH_PLACE, CUSTOMER, ORDER } from "./entities/batches";
+import type { BATCH, BATCH_PLACE, CLOSED_DAY, CUSTOMER, ORDER, SEASON } from "./entities/batches";
 import type { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./entities/feed";
 import type { FieldsOf, RowOf } from "./entities/field";
 import type { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./entities/growth";
@@ -43,6 +43,9 @@ export type BatchRow = RowOf<typeof BATCH> & PlanBatch;
 export type OrderRow = RowOf<typeof ORDER> & PlanOrder;
 /** Sites that are kept for a stage of a batch. */
 export type BatchPlace = RowOf<typeof BATCH_PLACE>;
+/** By what a season is solved. */
+export type SeasonSettings = RowOf<typeof SEASON>;
+export type ClosedDay = RowOf<typeof CLOSED_DAY>;
 /** Who orders. */
 export type Customer = RowOf<typeof CUSTOMER>;
 
@@ -66,6 +69,9 @@ export interface Garden {
   readonly varieties: readonly Variety[];
   readonly batches: readonly BatchRow[];
   readonly places: readonly BatchPlace[];
+  /** None where nothing of it was told: then the usual figures are taken. */
+  readonly season: SeasonSettings | null;
+  readonly closedDays: readonly ClosedDay[];
   readonly orders: readonly OrderRow[];
   readonly customers: readonly Customer[];
 }

@@ -20,10 +20,15 @@ export function areaStands({ growingAreas, stands }: Garden): Map<number, Stand[
   return new Map(growingAreas.map((area) => [area.id, stands.filter((stand) => stand.growingAreaId === area.id)]));
 }
 
-/** What the plan of a garden is worked out from. */
-export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly Stand[]>, today: Day): PlanInput {
+/** What the plan of a garden is worked out from. @param until is looked at, and further where orders go on */
+export function planInput(
+  garden: Garden,
+  standsOf: ReadonlyMap<number, readonly Stand[]>,
+  today: Day,
+  until: Day = today,
+): PlanInput {
   const from = today - DAYS_BACK;
-  const to = lastLookedAt(garden.orders, today);
+  const to = Math.max(until, lastLookedAt(garden.orders, today));
   return {
     today,
     from,
@@ -33,6 +38,7 @@ export function planInput(garden: Garden, standsOf: ReadonlyMap<number, readonly
     batches: garden.batches,
     places: garden.places,
     orders: garden.orders,
+    noMarket: garden.closedDays.filter(({ kind }) => kind === "no-market").map(({ day }) => day),
     drainShareByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.drainShare])),
     needFactorByLoop: Object.fromEntries(garden.loops.map((loop) => [loop.id, loop.needFactor])),
     et0MmByArea: et0ByArea(garden, standsOf, from, to),

@@ -33,7 +33,7 @@ export function workOut(garden: Garden, facts: Facts, today: Day): Worked {
     },
     get input() {
       const places = [g.stands, g.growingAreas, g.loops, g.houses, g.climate] as const;
-      const from = [g.batches, g.orders, g.varieties, g.places, g.recipes, ...places, today] as const;
+      const from = [g.batches, g.orders, g.varieties, g.places, g.recipes, g.closedDays, ...places, today] as const;
       return memo("input", from, () => planInput(g, worked.growingAreaStands, today));
     },
     get plan() {

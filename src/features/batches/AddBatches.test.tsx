@@ -46,7 +46,7 @@ const input: PlanInput = {
 };
 const order: OrderRow = {
   id: 5,
-  version: 1,
+
   customerId: 2,
   customerName: "Stall",
   varietyId: 1,
@@ -54,7 +54,7 @@ const order: OrderRow = {
   quantity: 24,
   from: today,
   to: today + 120,
-} as OrderRow;
+} as unknown as OrderRow;
 const done = jest.fn();
 const adding = (orders: readonly OrderRow[]) => (
   <AddBatches first={1} input={input} orders={orders} sowWeekdays={[1, 4]} onDone={done} />

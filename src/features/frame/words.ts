@@ -42,6 +42,8 @@ const CONSTRAINTS: Readonly<Record<Constraint, string>> = {
   batch_stage_ready: "A stage was found ready before it began.",
   variety_not_modelled: "Of what its days leave out, something is not known here.",
   person_garden_id_name_key: "Another member has this name.",
+  season_once: "Somebody told the settings of the season meanwhile: reload, and change theirs.",
+  closed_day_once: "This day is entered already.",
   climate_once: "Somebody told the climate meanwhile: reload, and change theirs.",
   person_account_once: "Already a member of this garden.",
   account_name_once: "Somebody signs in with this name already.",

@@ -35,6 +35,8 @@ export const CONSTRAINTS = {
   variety_not_modelled: null,
   person_garden_id_name_key: "name",
   climate_once: null,
+  season_once: null,
+  closed_day_once: "day",
   person_account_once: null,
   account_name_once: "signInName",
   log_entry_item_once: null,

@@ -109,8 +109,9 @@ export function checkPlan(problem: SeasonProblem, plan: SeasonPlan): CheckedPlan
     let stored = problem.water.startL;
     for (let day = 0; day < days; day++) {
       const there = stored + problem.water.inflowL[day]!;
-      say("water", "water", day, litres[day]! - there);
-      stored = Math.max(0, Math.min(problem.water.mostL, there - litres[day]!));
+      const wanted = Math.max(0, litres[day]! - (problem.water.dailyL?.[day] ?? 0));
+      say("water", "water", day, wanted - there);
+      stored = Math.max(0, Math.min(problem.water.mostL, there - wanted));
     }
   }
   const water = litres.reduce((sum, one) => sum + one, 0) * problem.waterPricePerL;

@@ -98,7 +98,8 @@ function stockRows({ stocks = [], sowings, days }: SeasonProblem): LimitRow[] {
 
 /**
  * Finds runs of days on which a plan drinks more than there is. A store whose overflow is free is enough exactly when on every
- * run of days no more is drunk than flows in, with what was stored on the first day of all, or with a full store.
+ * run of days no more is drunk than flows in, with what was stored on the first day of all, or with a full store. What comes
+ * daily and cannot be stored counts on the days on which more than it is drunk.
  */
 export class WaterRows {
   readonly #taken: readonly Taken[];
@@ -116,34 +117,57 @@ export class WaterRows {
   broken(columns: Readonly<ArrayLike<number>>): LimitRow[] {
     const water = this.#water;
     if (!water) return [];
+    const use = this.#use(columns);
     const { days } = this.problem;
-    const changes = new Float64Array(days + 1);
-    for (const { column, from, to, amount } of this.#taken) {
-      const units = columns[column]!;
-      if (units === 0) continue;
-      changes[Math.min(days, Math.max(0, from))]! += units * amount;
-      changes[Math.min(days, Math.max(0, to))]! -= units * amount;
-    }
+    const beyond = (day: number) => Math.max(0, use[day]! - (water.dailyL?.[day] ?? 0));
     const found: LimitRow[] = [];
-    let [stored, use, since] = [water.startL, 0, 0];
+    let [stored, since] = [water.startL, 0];
     for (let day = 0; day < days; day++) {
-      use += changes[day]!;
       if (stored >= water.mostL - 1e-9 && day > 0) since = day;
-      const left = stored + water.inflowL[day]! - use;
-      const next = day + 1 < days ? water.inflowL[day + 1]! - use - changes[day + 1]! : 0;
+      const left = stored + water.inflowL[day]! - beyond(day);
+      const next = day + 1 < days ? water.inflowL[day + 1]! - beyond(day + 1) : 0;
       // What is short is carried on as a debt: a run of days ends where it begins, and again wherever it is deepest.
       const isFirst = left < -1e-6 && stored >= -1e-6;
       const isDeepest = left < -1e-6 && left < stored && next >= 0;
-      if (isFirst || isDeepest) found.push(this.#row(since, day + 1));
+      if (isFirst || isDeepest) found.push(this.#row(since, day + 1, beyond));
       stored = Math.min(water.mostL, left);
     }
     return found;
   }
 
-  #row(from: number, to: number): LimitRow {
-    const { inflowL, mostL, startL } = this.#water!;
-    const inflow = inflowL.slice(from, to).reduce((sum, one) => sum + one, 0);
-    const most = (from === 0 ? startL : mostL) + inflow;
-    return { limit: { kind: "water", from, to }, row: rowOver(this.#taken, from, to, most) };
+  /** Litres a day. */
+  #use(columns: Readonly<ArrayLike<number>>): Float64Array {
+    const { days } = this.problem;
+    const use = new Float64Array(days + 1);
+    for (const { column, from, to, amount } of this.#taken) {
+      const units = columns[column]!;
+      if (units === 0) continue;
+      use[Math.min(days, Math.max(0, from))]! += units * amount;
+      use[Math.min(days, Math.max(0, to))]! -= units * amount;
+    }
+    for (let day = 1; day < days; day++) use[day]! += use[day - 1]!;
+    return use;
+  }
+
+  #row(from: number, to: number, beyond: (day: number) => number): LimitRow {
+    const { inflowL, dailyL, mostL, startL } = this.#water!;
+    let most = from === 0 ? startL : mostL;
+    // Days up to and with each one of the run that are counted: those on which what comes daily is not enough.
+    const counted = new Float64Array(to - from + 1);
+    for (let day = from; day < to; day++) {
+      const isCounted = dailyL === undefined || beyond(day) > 0;
+      counted[day - from + 1] = counted[day - from]! + (isCounted ? 1 : 0);
+      most += inflowL[day]! + (isCounted ? (dailyL?.[day] ?? 0) : 0);
+    }
+    const factors = new Map<number, number>();
+    for (const one of this.#taken) {
+      const [first, last] = [Math.max(one.from, from) - from, Math.min(one.to, to) - from];
+      const days = last > first ? counted[last]! - counted[first]! : 0;
+      if (days > 0) factors.set(one.column, (factors.get(one.column) ?? 0) + days * one.amount);
+    }
+    return {
+      limit: { kind: "water", from, to },
+      row: { least: -Infinity, most, columns: [...factors.keys()], factors: [...factors.values()] },
+    };
   }
 }

@@ -41,10 +41,7 @@ export function partOf(
           Math.max(mine, (typeof sites === "number" ? sites : sites[day]!) - (whole.sites[area]![day]! - mine)),
         ),
       })),
-      water: problem.water && {
-        ...problem.water,
-        inflowL: problem.water.inflowL.map((inflow, day) => inflow - (whole.litres[day]! - own.litres[day]!)),
-      },
+      water: problem.water && waterLeft(problem.water, (day) => whole.litres[day]! - own.litres[day]!),
       labourMinutes:
         problem.labourMinutes &&
         problem.labourMinutes.map((most, week) =>
@@ -69,6 +66,19 @@ export function partOf(
       ),
     },
     ...{ sowings, orders },
+  };
+}
+
+/** What others leave of the water: they drink what comes daily first. */
+function waterLeft(
+  water: NonNullable<SeasonProblem["water"]>,
+  others: (day: number) => number,
+): NonNullable<SeasonProblem["water"]> {
+  const net = water.inflowL.map((_, day) => (water.dailyL?.[day] ?? 0) - others(day));
+  return {
+    ...water,
+    ...(water.dailyL && { dailyL: net.map((litres) => Math.max(0, litres)) }),
+    inflowL: water.inflowL.map((inflow, day) => inflow + (water.dailyL ? Math.min(0, net[day]!) : net[day]!)),
   };
 }
 

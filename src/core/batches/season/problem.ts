@@ -6,8 +6,12 @@
 export interface SeasonProblem {
   readonly days: number;
   readonly areas: readonly SeasonArea[];
-  /** One store with what flows in each day; what is over runs off. */
+  /**
+   * One store with what flows in each day; what is over runs off. What comes daily without being stored, as from a well, is
+   * drunk first.
+   */
   readonly water: {
+    readonly dailyL?: readonly number[];
     readonly inflowL: readonly number[];
     readonly mostL: number;
     readonly startL: number;

@@ -21,7 +21,7 @@ export interface SeasonWish {
   readonly open: OpenProgram;
   /** The plan as it is, kept unless a better one is found. */
   readonly start?: SeasonPlan | null;
-  /** Good enough: so much of the bound may be missing. */
+  /** Good enough: so much of the bound may be missing. For less than that nothing that is planned is changed. */
   readonly gap: number;
   /** Told how far it is, over and over; when it answers "enough", the best so far is taken. What it throws ends the solving. */
   readonly look: (progress: SeasonProgress) => "enough" | void;
@@ -40,8 +40,6 @@ export type SeasonResult =
       readonly isUnchanged: boolean;
     };
 
-/** A new plan must be better by this part of its worth: for less nobody changes what was agreed. */
-const WORTH_A_CHANGE = 1e-4;
 /** With so few open sowings branching comes to its end soon; with more, trying on is worth more. */
 const SMALL = 150;
 const TRIES_WHERE_SMALL = 12;
@@ -104,7 +102,7 @@ export function solveSeason(problem: SeasonProblem, { open, start = null, gap, l
         best = { value: branched.best.value, plan: branched.plan };
       say(best.plan);
     }
-    const isUnchanged = from !== null && best.value - from.value <= WORTH_A_CHANGE * Math.abs(from.value);
+    const isUnchanged = from !== null && best.value - from.value <= gap * Math.abs(bound) + 1e-6;
     return result(problem, isUnchanged ? from : best, Math.max(bound, best.value), isUnchanged);
   } finally {
     relaxation.free();

@@ -19,6 +19,13 @@ export const ORDER = entity({
     numberField("quantity", "Quantity each time", "ratio", 0.001, 1_000_000),
     { type: "day", name: "from", label: "From", column: "from_day" },
     { type: "day", name: "to", label: "Until", column: "to_day" },
+    choiceField(
+      "matters",
+      "When not all can be met",
+      ["first", "usual", "spare"],
+      { first: "this one goes first", usual: "as others", spare: "this one waits" },
+      { initial: "usual" },
+    ),
   ],
   order: [{ least: "from", greatest: "to", words: "Until lies before From" }],
 });
@@ -92,4 +99,42 @@ export const BATCH_PLACE = entity({
     }),
   ],
   order: [{ least: "from", greatest: "to", words: "Free again lies before From" }],
+});
+
+/** By what a season is solved; one row a garden. */
+export const SEASON = entity({
+  table: "season",
+  label: "Season",
+  right: "plan",
+  fields: [
+    numberField("confidence", "How sure each batch is to give its plants", "share", 0.5, 0.99, { initial: 0.9 }),
+    numberField("horizonDays", "Planned ahead, days", "count", 28, 548, { whole: true, initial: 182 }),
+    numberField("leastBatch", "Least batch, plants", "count", 1, 10_000, { whole: true, initial: 1 }),
+    numberField("wasteShare", "A unit that nobody takes costs, of its price", "share", 0, 2, { initial: 0.1 }),
+    numberField("hoursPerWeek", "Hours there are in a week", "ratio", 0, 1000, {
+      ...{ nullable: true, initial: null },
+      hint: "empty: hours are no limit",
+    }),
+    numberField("wagePerHour", "An hour of work costs", "money", 0, 1000, { initial: 0 }),
+    numberField("sowSecondsPerCell", "Sowing a cell, seconds", "ratio", 0, 3600, { initial: 5 }),
+    numberField("moveSecondsPerPlant", "Moving a plant, seconds", "ratio", 0, 3600, { initial: 10 }),
+    numberField("pickSecondsPerUnit", "Picking and packing a unit, seconds", "ratio", 0, 3600, { initial: 20 }),
+    { type: "switch", name: "buysSalts", label: "Salts are bought when they run out", initial: true },
+  ],
+});
+
+/** A day on which nobody works, or no market is held. */
+export const CLOSED_DAY = entity({
+  table: "closed_day",
+  label: "Day off",
+  right: "plan",
+  unique: ["day", "kind"],
+  fields: [
+    { type: "day", name: "day", label: "Day" },
+    choiceField("kind", "What", ["off", "no-market"], {
+      off: "nobody works",
+      "no-market": "no market is held",
+    }),
+    { type: "note", name: "note", label: "Why", most: 80, initial: "" },
+  ],
 });

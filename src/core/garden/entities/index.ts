@@ -1,5 +1,5 @@
 import type { Rules } from "../changes";
-import { BATCH, BATCH_PLACE, BATCH_STAGE, CUSTOMER, ORDER } from "./batches";
+import { BATCH, BATCH_PLACE, BATCH_STAGE, CLOSED_DAY, CUSTOMER, ORDER, SEASON } from "./batches";
 import { METER, RECIPE, RECIPE_SALT, SALT, SALT_LOT } from "./feed";
 import type { Entity } from "./field";
 import { HARVEST_UNIT, SEED_LOT, VARIETY, VARIETY_STAGE, VARIETY_STEP } from "./growth";
@@ -28,6 +28,8 @@ export const PLAN_ENTITIES = [
   SEED_LOT,
   CUSTOMER,
   ORDER,
+  SEASON,
+  CLOSED_DAY,
   BATCH,
   BATCH_STAGE,
   BATCH_PLACE,

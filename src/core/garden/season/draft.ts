@@ -1,0 +1,75 @@
+import { cellsFor } from "../../batches/coverOrders";
+import type { SeasonPlan } from "../../batches/season/problem";
+import type { Day } from "../../units/day";
+import type { Changes, Row, Tables } from "../changes";
+import { newRow, removedRows } from "../edit";
+import { BATCH } from "../entities/batches";
+import type { Worked } from "../worked";
+import { isOpenBatch, type GardenSeason } from "./seasonProblem";
+
+/** A batch of a solved plan: one that is there already, or a new one. */
+export interface DraftBatch {
+  readonly id: number | null;
+  readonly varietyId: number;
+  readonly sowDay: Day;
+  readonly cells: number;
+  readonly targetPlants: number;
+}
+
+/**
+ * The batches that a solved plan sows within the days planned. Batches that are there already are taken where day and variety
+ * are the same, so that what does not change is not touched.
+ */
+export function draftBatches(worked: Worked, season: GardenSeason, plan: SeasonPlan): DraftBatch[] {
+  const { sowings, from, days, settings } = season;
+  const varieties = new Map(worked.input.varieties.map((variety) => [variety.id, variety]));
+  const open = worked.garden.batches.filter((batch) => isOpenBatch(batch, season));
+  const free = new Set(open.map(({ id }) => id));
+  const drafts: DraftBatch[] = [];
+  sowings.forEach((one, at) => {
+    const targetPlants = Math.round(plan.units[at]!);
+    if ("batchId" in one || targetPlants < 1 || one.sowDay >= from + days) return;
+    const { varietyId, sowDay } = one;
+    const same = open.filter((batch) => free.has(batch.id) && batch.varietyId === varietyId && batch.sowDay === sowDay);
+    const old = same.find((batch) => batch.targetPlants === targetPlants) ?? same[0];
+    if (old) free.delete(old.id);
+    const cells =
+      old?.targetPlants === targetPlants
+        ? old.cells
+        : cellsFor(varieties.get(varietyId)!, targetPlants, settings.confidence);
+    if (cells !== "never")
+      drafts.push({ id: old?.id ?? null, varietyId, sowDay, cells: Math.max(cells, targetPlants), targetPlants });
+  });
+  return drafts.sort((a, b) => a.sowDay - b.sowDay || a.varietyId - b.varietyId);
+}
+
+/** What leads from the plan as it is to the drafted one; new batches under ids from −1 down. */
+export function draftChanges(
+  tables: Tables,
+  worked: Worked,
+  season: GardenSeason,
+  drafts: readonly DraftBatch[],
+): Changes {
+  const kept = new Set(drafts.map(({ id }) => id));
+  const gone = worked.garden.batches.filter((batch) => isOpenBatch(batch, season) && !kept.has(batch.id));
+  const removed = removedRows(
+    tables,
+    BATCH,
+    gone.map(({ id }) => id),
+  );
+  const added: Record<number, Row> = {};
+  const updated: Record<number, Record<string, readonly [number, number]>> = {};
+  let next = 0;
+  for (const { id, ...draft } of drafts) {
+    if (id === null) {
+      next -= 1;
+      added[next] = newRow(tables, BATCH, next, { ...draft });
+      continue;
+    }
+    const row = tables.batch![id]!;
+    const fields = (["cells", "targetPlants"] as const).filter((name) => row[name] !== draft[name]);
+    if (fields.length > 0)
+      updated[id] = Object.fromEntries(fields.map((name) => [name, [Number(row[name]), draft[name]] as const]));
+  }
+  return { ...removed, batch: { added, updated, removed: removed.batch?.removed ?? {} } };
+}
