@@ -1,11 +1,11 @@
 "use server";
 import type { Session } from "../session/session";
-import { exampleChanges } from "@/core/garden/examples/exampleTables";
 import type { ExampleGarden } from "@/core/garden/examples/example";
 import { EXAMPLE_GARDENS } from "@/core/garden/examples/gardens";
 import { freeName } from "@/core/garden/setup/setUp";
 import { rowsOf } from "@/core/garden/part";
-import type { Tables } from "@/core/garden/changes";
+import type { Changes, Tables } from "@/core/garden/changes";
+import type { ExampleAsked } from "../../jobs/example";
 import type { Loop, Stand } from "@/core/garden/garden";
 import { drippedOf } from "@/core/water/dripLine";
 import { timerMinutes } from "@/core/water/timer";
@@ -15,18 +15,21 @@ import { many, one, run, type Db } from "../db/pool";
 import { saveRow } from "../db/save";
 import { changeGarden, settledIds } from "../garden/change";
 import { keptTables, tablesOf } from "../garden/tables";
+import { offThread } from "../jobs/offThread";
 import { storeRows } from "../garden/whatIf/store";
 import { command } from "../session/command";
 import { actAs } from "../session/onBehalf";
 import { RefusedError } from "../session/refusal";
 import { today } from "../session/clock";
-import { solver } from "../solver/highs";
 import { nothingSchema } from "./accessSchema";
 import { accountById } from "./accounts";
 import { exampleSchema } from "./exampleSchema";
 import { createGarden } from "./newGarden";
 
 const exampleOf = (name: string): ExampleGarden => EXAMPLE_GARDENS.find((one) => one.name === name)!;
+
+const laidOut = (tables: Tables, name: string, day: Day) =>
+  offThread<Changes>("example.ts", { tables, name, today: day } satisfies ExampleAsked);
 
 /** Opens an example as a garden of one's own, under a name that is free, and goes there. */
 export const openExample = command("look", exampleSchema, async (db, { example: name }, who) => {
@@ -62,7 +65,7 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
     whatIf: null,
     today: today(example.timeZone),
   };
-  await changeGarden(db, there, exampleChanges(await keptTables(db, gardenId), example, there.today, await solver()));
+  await changeGarden(db, there, await laidOut(await keptTables(db, gardenId), name, there.today));
   await writeDays(db, there, example);
   await run(db, "update session set present_garden = $2 where id = $1", [who.sessionId, gardenId]);
   // The act is kept with the garden in which it was asked for.
@@ -73,12 +76,7 @@ export const openExample = command("look", exampleSchema, async (db, { example: 
 export const copyExample = command("plan", exampleSchema, async (db, { example: name }, who) => {
   const tables = await keptTables(db, who.gardenId);
   // Its weather stays where it is.
-  const { climate: _, ...copied } = exampleChanges(
-    { ...tables, climate: {} },
-    exampleOf(name),
-    who.today,
-    await solver(),
-  );
+  const { climate: _, ...copied } = await laidOut({ ...tables, climate: {} }, exampleOf(name).name, who.today);
   const { changes } = await settledIds(db, copied);
   const sets = await many<{ name: string }>(db, "select name from change_set where garden_id = $1", [who.gardenId]);
   const taken = new Set(sets.map((set) => set.name));

@@ -27,6 +27,7 @@ export interface PlaceWishes {
   /** Lines that a batch may stand on, by their place in the growing area; null: all. */
   readonly linesFor?: (batchId: number) => readonly number[] | null;
   readonly familyOf?: (batchId: number) => string | undefined;
+  readonly effort?: number;
 }
 
 /**
@@ -65,7 +66,7 @@ export function areaPlaces(area: PlanGrowingArea, stays: readonly Stay[], wishes
   for (const [key, ranges] of placeStays({ lines, cleaningDays, stays: first }).placed) pins.set(key, ranges);
   const left = new Set(first.filter(({ id }) => !pins.has(id)).map(({ id }) => id));
   const { placed } = placeStays({
-    ...{ lines, cleaningDays },
+    ...{ lines, cleaningDays, effort: wishes.effort ?? 1 },
     stays: order.filter((stay) => !left.has(keyOf(stay))).map(asked),
   });
   const above: { readonly stay: Stay; readonly run: SiteRun }[] = [];
@@ -81,6 +82,28 @@ export function areaPlaces(area: PlanGrowingArea, stays: readonly Stay[], wishes
       isDisplaced: how !== undefined && !isKept,
     };
   });
+}
+
+/**
+ * Plants that could stand on the days of a stay beside all that has a place: on each line the widest run of sites that is free.
+ */
+export function roomBeside(area: PlanGrowingArea, placed: readonly PlacedStay[], { from, to }: Stay): number {
+  const until = to + area.cleaningDays;
+  const busy = placed
+    .filter(({ stay, over }) => over === 0 && stay.from < until && stay.to + area.cleaningDays > from)
+    .flatMap(({ runs }) => runs)
+    .sort((a, b) => a.start - b.start);
+  const starts = siteStarts(area.sitesPerLine);
+  return area.sitesPerLine.reduce((sum, sites, line) => {
+    const end = starts[line]! + sites;
+    let [at, widest] = [starts[line]!, 0];
+    for (const run of busy) {
+      if (run.end <= at || run.start >= end) continue;
+      widest = Math.max(widest, run.start - at);
+      at = Math.max(at, run.end);
+    }
+    return sum + Math.max(widest, end - at, 0);
+  }, 0);
 }
 
 const keyOf = ({ batchId, stage }: Pick<Stay, "batchId" | "stage">) => `${batchId}/${stage}`;

@@ -10,16 +10,17 @@ export interface Trial {
 /** Times that stays are taken up and placed anew for each that is out of place: where there are sites enough for it, and where there are not. */
 const TRIES_EACH = 400;
 const TRIES_FOR_A_SWAP = 4;
-const MOST_STAYS_TAKEN_UP = 30_000;
+const MOST_STAYS_TAKEN_UP = 6_000;
 
 /**
  * Takes up what is in the way of a stay that was left out or split, and places all of it anew in another order; what is not
  * worse is kept. The same problem always comes to the same end.
  *
  * @param trial changed
+ * @param effort times as many tries as usual
  * @source ruin and recreate (Schrimpf et al. 2000), with a fixed sequence of chances
  */
-export function improve(rooms: Rooms, stays: readonly IndexedStay[], trial: Trial): void {
+export function improve(rooms: Rooms, stays: readonly IndexedStay[], trial: Trial, effort: number): void {
   const chance = randomLcg(stays.length);
   const sites = rooms.lines.reduce((sum, line) => sum + line.sites, 0);
   const free = stays.filter(({ pinned, linesAlone }) => !pinned && linesAlone > 0);
@@ -27,10 +28,8 @@ export function improve(rooms: Rooms, stays: readonly IndexedStay[], trial: Tria
     .filter((stay) => isWrong(stay, trial))
     .map((stay) => (sufficesFor(stay, stays, trial, sites) ? TRIES_EACH : TRIES_FOR_A_SWAP));
   const most = Math.ceil(MOST_STAYS_TAKEN_UP / Math.max(1, stays.length));
-  let tries = Math.min(
-    most,
-    hopes.reduce((sum, hope) => sum + hope, 0),
-  );
+  const hoped = hopes.reduce((sum, hope) => sum + hope, 0);
+  let tries = Math.round(effort * Math.min(most, hoped));
   while (tries-- > 0) {
     const wrong = free.filter((stay) => isWrong(stay, trial));
     if (wrong.length === 0) return;

@@ -29,7 +29,7 @@ export function placeStays(problem: PlacingProblem): Placing {
   const proved = (): Placing["proof"] | null => (isBestByCount(trial, stays) ? "by-count" : null);
   let proof = proved();
   if (!proof) {
-    improve(rooms, stays, trial);
+    improve(rooms, stays, trial, problem.effort ?? 1);
     proof = proved() ?? "none";
   }
   if (proof === "none" && isSmall(problem, stays) && searchAll(lines, stays, trial)) proof = "by-search";

@@ -3,15 +3,15 @@ import type { Stay } from "../timeline";
 import type { PlanGrowingArea, PlanInput, PlanVariety } from "../types";
 import { areaPlaces, type PlacedStay } from "./areaPlaces";
 
-/** Every stay of a plan on its sites, by growing area. @source areaPlaces */
-export function planPlaces(plan: Plan, input: PlanInput): Map<number, PlacedStay[]> {
+/** Every stay of a plan on its sites, by growing area. @param effort as in `PlacingProblem` @source areaPlaces */
+export function planPlaces(plan: Plan, input: PlanInput, effort = 1): Map<number, PlacedStay[]> {
   const stays = staysByArea(plan);
   const varieties = new Map(plan.batches.map(({ batch, variety }) => [batch.id, variety]));
   return new Map(
     input.growingAreas.map((area) => [
       area.id,
       areaPlaces(area, stays.get(area.id) ?? [], {
-        today: input.today,
+        ...{ today: input.today, effort },
         ...(input.places && { kept: input.places }),
         linesFor: (batchId) => suitedLines(area, varieties.get(batchId)!),
         familyOf: (batchId) => varieties.get(batchId)!.family,

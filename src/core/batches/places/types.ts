@@ -35,6 +35,8 @@ export interface PlacingProblem {
   readonly lines: readonly PlaceLine[];
   readonly cleaningDays: number;
   readonly stays: readonly PlaceStay[];
+  /** How long it is tried to mend what is out of place; 1 where nothing is told. */
+  readonly effort?: number;
 }
 
 /** How sure it is that nothing better can be had: by the counts alone, by looking through everything, or not. */

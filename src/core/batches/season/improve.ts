@@ -23,7 +23,7 @@ export interface Best {
  * @returns a plan that is worth more, or null
  */
 export function improveOnce(problem: SeasonProblem, open: OpenProgram, best: Best, chance: () => number): Best | null {
-  const { varieties, freed } = freedSowings(problem, chance);
+  const { varieties, freed } = freedSowings(problem, best, chance);
   if (freed.size === 0) return null;
   const part = partOf(
     problem,
@@ -57,12 +57,15 @@ export function valueOf(problem: SeasonProblem, plan: SeasonPlan): number {
   return columns.worth.reduce((sum, worth, at) => sum + worth * values[at]!, 0);
 }
 
-/** Sowings of some varieties whose harvest falls near one day, as many as are freed at once. */
-function freedSowings({ sowings, varieties, days }: SeasonProblem, chance: () => number) {
+/** Sowings of some varieties whose harvest falls near one day, as many as are freed at once; often near an order that misses something. */
+function freedSowings({ sowings, varieties, orders, days }: SeasonProblem, { plan }: Best, chance: () => number) {
   const count = 1 + Math.floor(chance() * Math.min(MOST_VARIETIES, varieties.length));
   const chosen = new Set<number>();
-  while (chosen.size < count) chosen.add(Math.floor(chance() * varieties.length));
-  const middle = chance() * days;
+  const missed = chance() < 0.5 ? missedOrders(orders, plan) : [];
+  const order = missed[Math.floor(chance() * missed.length)];
+  if (order) chosen.add(order.variety);
+  while (chosen.size < (order ? Math.ceil(count / 2) : count)) chosen.add(Math.floor(chance() * varieties.length));
+  const middle = order?.day ?? chance() * days;
   const near = sowings
     .flatMap(({ fixed, variety, lots, day }, index) => {
       if (fixed !== null || !chosen.has(variety)) return [];
@@ -71,4 +74,10 @@ function freedSowings({ sowings, varieties, days }: SeasonProblem, chance: () =>
     .sort((a, b) => a.distance - b.distance)
     .slice(0, FREED);
   return { varieties: chosen, freed: new Set(near.map(({ index }) => index)) };
+}
+
+function missedOrders(orders: SeasonProblem["orders"], { given }: SeasonPlan) {
+  const met = new Float64Array(orders.length);
+  for (const { order, units } of given) met[order]! += units;
+  return orders.filter(({ units }, index) => units - met[index]! > 1e-6);
 }

@@ -1,13 +1,10 @@
-import { coverOrders } from "../../batches/coverOrders";
 import { plantsByStage } from "../../batches/timeline";
 import { cellsFor } from "../../batches/coverOrders";
 import { RECIPE_LIBRARY } from "../../feed/library";
-import { latestFree } from "../../growth/harvestPattern";
 import type { LibraryCrop } from "../../growth/library/crop";
 import { CROP_LIBRARY } from "../../growth/library/crops";
-import { stageBoundaries } from "../../growth/stageDays";
 import { requireDay, type Day } from "../../units/day";
-import { apply, between, settle, type Changes, type Row, type Table, type Tables } from "../changes";
+import { apply, between, settle, type Changes, type Json, type Row, type Table, type Tables } from "../changes";
 import { newRow } from "../edit";
 import { RULES } from "../entities";
 import { BATCH, CUSTOMER, ORDER } from "../entities/batches";
@@ -18,9 +15,11 @@ import type { Variety } from "../garden";
 import { gardenOf } from "../gardenOf";
 import { addCrop, LIBRARY_ID } from "../setup/addCrop";
 import type { SolveProgram } from "../../numeric/solveProgram";
+import type { OpenProgram } from "../../numeric/warmProgram";
 import { firstAmounts } from "../recipeAmounts";
 import { addRecipe, RECIPE_ID } from "../setup/addRecipe";
 import { reachedRows, stagesReached } from "../setup/alreadyGrowing";
+import { seasonAsPlanned } from "../season/asPlanned";
 import { setUp } from "../setup/setUp";
 import type { ExampleCrop, ExampleGarden } from "./example";
 
@@ -28,7 +27,7 @@ import type { ExampleCrop, ExampleGarden } from "./example";
 const ORDER_WEEKS_BEFORE = 0;
 const ORDER_WEEKS = 30;
 /** Sowing for its orders began so long ago: whatever is picked first was sown then. */
-const BEGUN_DAYS_AGO = 260;
+const BEGUN_DAYS_AGO = 180;
 const CONFIDENCE = 0.9;
 const BAG_G = 25_000;
 /** New rows are numbered from here while they are put together, clear of what a garden has. */
@@ -40,10 +39,15 @@ const FIRST_ID = 1_000_000_000;
  *
  * @param tables what the new garden has already: salts and units
  * @returns changes with new ids under 0
- * @param solve of linear programs
+ * @param solvers of the recipe and of the season
  * @throws RangeError for a day that is none
  */
-export function exampleChanges(tables: Tables, example: ExampleGarden, today: Day, solve: SolveProgram): Changes {
+export function exampleChanges(
+  tables: Tables,
+  example: ExampleGarden,
+  today: Day,
+  { solve, open }: ExampleSolvers,
+): Changes {
   requireDay("exampleChanges", "today", today);
   let all = tables;
   let next = FIRST_ID;
@@ -94,13 +98,33 @@ export function exampleChanges(tables: Tables, example: ExampleGarden, today: Da
   addRow(CLIMATE, example.climate);
   const site = { latitudeDeg: example.latitudeDeg };
   const garden = gardenOf(all, site);
-  for (const crop of example.crops) {
-    const variety = garden.varieties.find(({ id }) => id === varietyIds.get(crop.library))!;
-    if (crop.growing) addStanding(variety, crop.growing, today, all, add);
-    for (const batch of sownFor(variety, garden.orders, crop.growing !== undefined, example, today))
-      addBatch(variety, batch, today, all, add);
-  }
+  for (const { library, growing } of example.crops)
+    if (growing) {
+      const variety = garden.varieties.find(({ id }) => id === varietyIds.get(library))!;
+      addStanding(variety, growing, today, all, add);
+    }
+  const sown = seasonAsPlanned(all, site, {
+    ...{ plannedOn: today - BEGUN_DAYS_AGO, today, days: BEGUN_DAYS_AGO + ORDER_WEEKS * 7 + 1 },
+    ...{ sowWeekdays: example.sowWeekdays, open },
+  });
+  add(stillThere(sown));
   return underZero(tables, all);
+}
+
+/** Batches that are over by now are of no interest in a garden that is just opened. */
+function stillThere(sown: Changes): Changes {
+  const isOver = (batchId: Json | undefined) => sown.batch?.added[Number(batchId)]?.clearedDay != null;
+  return Object.fromEntries(
+    Object.entries(sown).map(([table, { added, ...rest }]) => [
+      table,
+      {
+        ...rest,
+        added: Object.fromEntries(
+          Object.entries(added).filter(([, row]) => !isOver(table === "batch" ? row.id : row.batchId)),
+        ),
+      },
+    ]),
+  );
 }
 
 /** A bag of every salt of the recipe on the shelf, and a jar of each micronutrient. */
@@ -119,6 +143,12 @@ function withDays(crop: LibraryCrop, days: ExampleCrop["days"]): LibraryCrop {
   if (!days) return crop;
   const stages = crop.stages.flatMap((stage) => (days[stage.name] ? [{ ...stage, days: days[stage.name]! }] : []));
   return { ...crop, stages };
+}
+
+/** What an example is worked out with. */
+export interface ExampleSolvers {
+  readonly solve: SolveProgram;
+  readonly open: OpenProgram;
 }
 
 interface Sown {
@@ -145,32 +175,6 @@ function addStanding(
 }
 
 const cellsOf = (variety: Variety, plants: number) => Math.max(plants, Number(cellsFor(variety, plants, CONFIDENCE)));
-
-/** Batches for the orders of a crop, as they would have been sown since long ago; those that are over are left out. */
-function sownFor(
-  variety: Variety,
-  orders: ReturnType<typeof gardenOf>["orders"],
-  standsAlready: boolean,
-  { sowWeekdays }: ExampleGarden,
-  today: Day,
-): Sown[] {
-  const own = orders.filter(({ varietyId }) => varietyId === variety.id);
-  if (own.length === 0 || standsAlready) return [];
-  const found = coverOrders({
-    variety,
-    orders: own,
-    batches: [],
-    today: today - BEGUN_DAYS_AGO,
-    from: own[0]!.from,
-    to: own[0]!.to + 1,
-    sowWeekdays,
-    confidence: CONFIDENCE,
-  });
-  if (found.kind === "never") return [];
-  return found.batches.filter(
-    ({ sowDay }) => latestFree(variety.pattern, stageBoundaries(sowDay, variety.stages).at(-1)!) >= today,
-  );
-}
 
 function addBatch(
   variety: Variety,

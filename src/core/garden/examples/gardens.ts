@@ -216,7 +216,7 @@ const FRIDAY: ExampleGarden = {
   crops: [
     {
       library: "Lettuce, heads",
-      days: { germinate: [4, 5], nursery: [10, 13], grow: [20, 27] },
+      days: { germinate: [4, 5], nursery: [11, 13], grow: [18, 21] },
       own: { pattern: { kind: "once", unitsPerPlant: 1, keepsDays: 1 } },
     },
     // Sown in clumps, straight from the tray into the channel, cut once.

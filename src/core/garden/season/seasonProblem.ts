@@ -12,7 +12,7 @@ import { saltStores } from "../supply";
 import type { Worked } from "../worked";
 import { drinking, keptSowing } from "./keptSowings";
 import { labourOf, waterOf, withRoom, type LessRoom } from "./seasonLimits";
-import { cellsPerPlant, optionsOn, type OptionsOf, type SowingOption } from "./sowingOptions";
+import { cellsPerPlant, optionsFor, type OptionsOf, type SowingOption } from "./sowingOptions";
 
 /** The next days are left alone: what is to be done then is in people's heads already. */
 export const LEFT_ALONE_DAYS = 3;
@@ -57,16 +57,18 @@ export interface GardenSeason {
  * the days planned and of the longest crop behind them.
  *
  * @param less room that was found not to be usable
+ * @param mostTailDays looked at behind the days planned
  */
 export function seasonProblem(
   worked: Worked,
   settings: SeasonSettings,
   sowWeekdays: readonly number[],
   less: LessRoom = new Map(),
+  mostTailDays = LONGEST_TAIL_DAYS,
 ): GardenSeason {
   const { garden, today } = worked;
   const days = settings.horizonDays;
-  const reach = Math.min(LONGEST_TAIL_DAYS, longestCropDays(worked, today));
+  const reach = Math.min(mostTailDays, longestCropDays(worked, today));
   const all = days + reach;
   const input = planInput(garden, worked.growingAreaStands, today, today + all);
   const orders = repeated(garden.orders, today + days, today + all);
@@ -131,9 +133,20 @@ export function seasonProblem(
       pickUnit: settings.pickSecondsPerUnit / 60,
     };
     const of: OptionsOf = {
-      ...{ variety, index, from: today, wanted, cellsPerPlant: cells, areaAt, minutes },
+      ...{
+        variety,
+        index,
+        from: today,
+        wanted,
+        cellsPerPlant: cells,
+        usualPlants: usual,
+        areaAt,
+        minutes,
+        closed: off,
+      },
       clocks: varietyClocks(variety, today - 10, today + all + 800),
       least: settings.leastBatch,
+      worth: perPlant * priceOf.get(variety.id)!,
       cost:
         seedOfBatchG(row, cells) * (row.seedPricePerG ?? 0) +
         wages * (cells * minutes.sowCell + Math.max(0, variety.stages.length - 1) * minutes.movePlant),
@@ -144,13 +157,12 @@ export function seasonProblem(
         .filter(({ id, varietyId }) => varietyId === variety.id && isOpen.has(id))
         .map(({ sowDay }) => sowDay),
     );
-    for (let day = today + LEFT_ALONE_DAYS; day < today + all; day++) {
-      const isSowDay = sowWeekdays.includes(weekdayOf(day)) && !off.has(day);
-      if (!isSowDay && !planned.has(day)) continue;
-      for (const option of optionsOn(of, day)) {
-        sowings.push(option);
-        rows.push(option.sowing);
-      }
+    const sowDays: Day[] = [];
+    for (let day = today + LEFT_ALONE_DAYS; day < today + all; day++)
+      if ((sowWeekdays.includes(weekdayOf(day)) && !off.has(day)) || planned.has(day)) sowDays.push(day);
+    for (const option of optionsFor(of, sowDays, planned)) {
+      sowings.push(option);
+      rows.push(option.sowing);
     }
   }
   const problem: SeasonProblem = {
@@ -197,7 +209,7 @@ function longestCropDays({ garden, input, plan }: Worked, today: Day): number {
   const told = input.varieties
     .filter(({ id }) => ordered.has(id))
     .map(({ stages }) => stages.reduce((sum, { daysByMonth }) => sum + Math.max(...daysByMonth), 0));
-  return Math.max(28, ...days, ...told);
+  return Math.ceil(Math.max(28, ...days, ...told));
 }
 
 /** A batch that a solved plan may move or drop. */
