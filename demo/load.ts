@@ -1,5 +1,5 @@
 import pg from "pg";
-import { dayFromIso, isoFromDay, civilDate, type Day } from "../src/core/units/day";
+import { civilDate, dayFromIso, isoFromDay, nextWeekday, type Day } from "../src/core/units/day";
 import { type Db, many, maybeOne, run, transaction } from "../src/server/db/pool";
 import { CROP_LIBRARY } from "../src/core/growth/library/crops";
 import { saveRow } from "../src/server/db/save";
@@ -46,6 +46,7 @@ export async function loadDemo(databaseUrl: string, options: { reset: boolean })
       const day = today(place.garden.timeZone);
       const ids = await loadPlaces(db);
       await loadOrders(db, ids, day);
+      await loadSeason(db, ids.garden, day);
       const plan = await planDemo(db, ids, day);
       await writeHistory(db, ids, day, plan);
       await addWhatIfs(db, ids.garden);
@@ -169,6 +170,7 @@ async function loadPlaces(db: Db): Promise<Ids> {
       kind: entry.kind,
       unit_id: units.get(entry.unit) ?? (await addUnit(entry.unit)),
       food_safety_sensitive: "foodSafetySensitive" in entry && entry.foodSafetySensitive,
+      price_per_unit: entry.pricePerUnit,
       germination: entry.germination,
       seeds_per_cell: entry.seedsPerCell,
       seeds_per_g: entry.seedsPerG,
@@ -350,6 +352,15 @@ async function loadWater(
         [gardenId, loopId, letter, volume, left, day],
       );
     return loopId;
+  });
+}
+
+/** What the season is solved by, and a Saturday without a market. */
+async function loadSeason(db: Db, gardenId: number, day: Day) {
+  await saveRow(db, "season", gardenId, null, { horizon_days: 182, least_batch: 1 });
+  const saturday = nextWeekday(day + 45, 6);
+  await saveRow(db, "closed_day", gardenId, null, {
+    ...{ day: isoFromDay(saturday), kind: "no-market", note: "the quay is closed" },
   });
 }
 

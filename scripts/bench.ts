@@ -52,6 +52,7 @@ const PAGES = [
   "/growth/climate",
   "/batches",
   "/batches/orders",
+  "/batches/plan",
   "/batches/balance",
   "/people",
   "/people/history",

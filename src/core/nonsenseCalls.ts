@@ -274,21 +274,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "batches/allocate#demandsOf": { args: [[order], day, day + 60] },
   "batches/allocate#serve": { args: [demand, Made.of(lots), [0]], but: ["0"] },
   "batches/allocate#serveAll": { args: [[demand], Made.of(lots)] },
-  "batches/coverOrders#cellsFor": { args: [variety, 10, 0.9] },
-  "batches/coverOrders#coverOrders": {
-    args: [
-      {
-        variety,
-        orders: [order],
-        batches: [batch],
-        today: day,
-        from: day,
-        to: day + 60,
-        sowWeekdays: [1, 4],
-        confidence: 0.9,
-      },
-    ],
-  },
+  "batches/cellsFor#cellsFor": { args: [variety, 10, 0.9] },
   "batches/deliveryStates#deliveryStates": { args: [plan, new Set([placed]), [{ orderId: 1, day, units: 3 }]] },
   "batches/places/siteRuns#linesTouched": { args: [[20, 20], [{ start: 0, end: 12 }]] },
   "batches/places/areaPlaces#areaPlaces": {
@@ -1043,7 +1029,7 @@ const BUILDER = "builds the descriptions of the kinds, or counts from a specific
 const CHECK = "is itself the check";
 const PIPES = "a part of solveLateral and solveLoop, which have checked what they are given";
 const GARDEN = "reads a whole garden: the rooms below check the figures that they work on";
-const PLAN = "a part of workOutPlan or coverOrders, which have checked what they are given";
+const PLAN = "a part of workOutPlan or areaPlaces, which have checked what they are given";
 const ROWS = "compares rows and puts values in their places; it works nothing out from a figure";
 const SOUND = "takes what other functions of the core have made";
 
@@ -1070,6 +1056,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
   ),
   ...Object.fromEntries(
     [
+      "areaPlaces#roomBeside",
       "bestFit#bestFit",
       "improve#improve",
       "keptPlace#keptRanges",
@@ -1083,6 +1070,27 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "siteRuns#siteStarts",
     ].map((name) => [`batches/places/${name}`, SOUND]),
   ),
+  ...Object.fromEntries(
+    [
+      "checkPlan#checkPlan",
+      "columns#columnsOfPlan",
+      "columns#giftRows",
+      "columns#planOfColumns",
+      "columns#rowOver",
+      "columns#seasonColumns",
+      "columns#sitesTaken",
+      "columns#waterTaken",
+      "dive#dive",
+      "improve#improveOnce",
+      "improve#valueOf",
+      "limitRows#limitRows",
+      "part#partOf",
+      "part#withPart",
+      "solveSeason#solveSeason",
+      "usage#usageOf",
+    ].map((name) => [`batches/season/${name}`, SOLVER]),
+  ),
+  "numeric/groupBy#groupBy": BUILDER,
   "place/bench/largeOffcut#oneLargeOffcut": SOLVER,
   ...Object.fromEntries(
     [
@@ -1204,6 +1212,22 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/climate#normalsOf",
       "garden/climate#outsideYear",
       "garden/cropProfile#bandsMiss",
+      "garden/season/asPlanned#seasonAsPlanned",
+      "garden/season/draft#draftBatches",
+      "garden/season/draft#draftChanges",
+      "garden/season/draftView#draftView",
+      "garden/season/keptSowings#drinking",
+      "garden/season/keptSowings#keptSowing",
+      "garden/season/planSeason#planSeason",
+      "garden/season/presentPlan#presentPlan",
+      "garden/season/seasonLimits#labourOf",
+      "garden/season/seasonLimits#waterOf",
+      "garden/season/seasonLimits#withRoom",
+      "garden/season/seasonProblem#isOpenBatch",
+      "garden/season/seasonProblem#seasonProblem",
+      "garden/season/sowingOptions#cellsPerPlant",
+      "garden/season/sowingOptions#optionsFor",
+      "garden/season/usualSeason#seasonSettings",
       "garden/keepPlaces#keepWhereTheyStand",
       "garden/keepPlaces#letGo",
       "garden/keepPlaces#placeRows",

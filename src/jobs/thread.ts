@@ -4,7 +4,7 @@ import { parentPort } from "node:worker_threads";
 export interface Asked {
   readonly file: string;
   readonly input: unknown;
-  /** Another number than 0 at its only place: stop at the next look. */
+  /** At its only place: 1, stop at the next look; 2, come to an end with what is there. */
   readonly stop: SharedArrayBuffer;
 }
 export type Said =
@@ -13,8 +13,11 @@ export type Said =
   | { readonly stopped: true }
   | { readonly failed: string };
 
+/** Says how far a job is, where there is something to say. @returns "enough" when it is to come to an end. @throws to stop it */
+export type Look = (progress: unknown) => "enough" | undefined;
+
 /** A job: works on its input, says how far it is, and is ended by an exception from `look` when it is to stop. */
-export type Work = (input: unknown, look: (progress: unknown) => void) => Promise<unknown>;
+export type Work = (input: unknown, look: Look) => Promise<unknown>;
 
 class Stopped extends Error {}
 
@@ -23,9 +26,11 @@ const port = parentPort!;
 port.on("message", ({ file, input, stop }: Asked) => {
   const flag = new Int32Array(stop);
   const say = (said: Said) => port.postMessage(said);
-  const look = (progress: unknown) => {
-    if (Atomics.load(flag, 0) !== 0) throw new Stopped();
-    say({ progress });
+  const look: Look = (progress) => {
+    const wish = Atomics.load(flag, 0);
+    if (wish === 1) throw new Stopped();
+    if (progress !== null) say({ progress });
+    return wish === 2 ? ("enough" as const) : undefined;
   };
   const work = async () => {
     const { work: job } = (await import(new URL(file, import.meta.url).href)) as { work: Work };

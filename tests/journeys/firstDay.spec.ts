@@ -247,6 +247,7 @@ for (const [size, viewport] of SIZES)
         "/growth/trials",
         "/batches",
         "/batches/orders",
+        "/batches/plan",
         "/batches/balance",
       ])
         await open(path);

@@ -1,5 +1,4 @@
-import { dayFromIso, nextWeekday } from "../units/day";
-import { coverOrders, type Cover } from "./coverOrders";
+import { dayFromIso } from "../units/day";
 import { linesTouched } from "./places/siteRuns";
 import { workOutPlan } from "./plan";
 import { plantsByStage } from "./timeline";
@@ -127,64 +126,6 @@ test("where the climate is told a plant drinks by it, as the log has taught; a f
   const figures = planned(follows.map((stage) => ({ ...stage, needFrom: "figure" })));
   expect(figures.needLByLoop.get(7)![12 + 10]).toBeCloseTo(50 * 0.2, 9);
   expect(planned(follows.map((stage) => ({ ...stage, kc: null }))).needL).toEqual(figures.needL);
-});
-
-test("orders are covered by batches that are ready for them, sized for what they can serve, in time and on sowing days", () => {
-  const wish = {
-    variety: lettuce,
-    orders: [order(1, 2, 20), order(2, 4, 16), order(3, 6, 24)],
-    batches: [],
-    today,
-    from: today,
-    to: today + 90,
-    sowWeekdays: [1, 4],
-    confidence: 0.9,
-  };
-  const cover = coverOrders(wish) as Cover;
-  expect(cover.tooLate.map((demand) => demand.day)).toEqual(expect.arrayContaining([today + 1, today + 3, today + 5]));
-  expect(cover.tooLate.every((demand) => demand.day < today + 33)).toBe(true);
-  expect(cover.batches.every(({ sowDay, daysEarly }) => sowDay >= today && daysEarly <= 4)).toBe(true);
-  const batches = cover.batches.map((proposed, id) => ({
-    ...batch(id + 1, proposed.sowDay, proposed.targetPlants),
-    cells: proposed.cells,
-  }));
-  const late = new Set(cover.tooLate.map((demand) => `${demand.orderId}/${demand.day}`));
-  const missed = workOutPlan(input(batches, { orders: wish.orders })).deliveries.filter(
-    (d) => d.day < today + 90 && d.wanted - d.given > 1e-6 && !late.has(`${d.orderId}/${d.day}`),
-  );
-  expect(missed).toEqual([]);
-  // Asked again with those batches planned, nothing more is proposed.
-  expect(coverOrders({ ...wish, batches })).toMatchObject({ kind: "cover", batches: [] });
-  const bare = { ...lettuce, pattern: { ...lettuce.pattern, unitsPerPlant: 0 } as typeof lettuce.pattern };
-  expect(coverOrders({ ...wish, variety: bare })).toEqual({ kind: "never", why: "gives-nothing" });
-  const dead = { ...lettuce, germination: 0 };
-  expect(coverOrders({ ...wish, variety: dead })).toEqual({ kind: "never", why: "never-comes-up" });
-});
-
-test("a batch is made large enough for every market day that its harvest holds for, and for none beyond", () => {
-  const sizes = (keepsDays: number) => {
-    const variety: PlanVariety = { ...lettuce, pattern: { kind: "once", unitsPerPlant: 1, keepsDays } };
-    // A Friday and the Tuesday after it: four days apart, and each wanted once.
-    const from = today + 60;
-    const friday = nextWeekday(from, 5);
-    const orders = [
-      { ...order(1, 5, 20), from: friday, to: friday },
-      { ...order(2, 2, 30), from: friday + 4, to: friday + 4 },
-    ];
-    const wish = {
-      variety,
-      orders,
-      batches: [],
-      today,
-      from: today,
-      to: today + 100,
-      sowWeekdays: [1, 2, 3, 4, 5, 6, 7],
-      confidence: 0.9,
-    };
-    return (coverOrders(wish) as Cover).batches.map(({ targetPlants }) => targetPlants);
-  };
-  expect(sizes(4)).toEqual([50]);
-  expect(sizes(3)).toEqual([20, 30]);
 });
 
 test("moving a batch shows what breaks before the act, and a day that mends it", () => {

@@ -1,9 +1,8 @@
 import { screen, waitFor } from "@testing-library/react";
 import type { PlanInput } from "@/core/batches/types";
 import { dayFromIso } from "@/core/units/day";
-import type { OrderRow } from "@/core/garden/garden";
 import type { ActionResult } from "@/server/session/result";
-import { shown, toasts } from "../../../tests/component/shown";
+import { shown } from "../../../tests/component/shown";
 import { AddBatches } from "./AddBatches";
 
 interface Sent {
@@ -44,39 +43,11 @@ const input: PlanInput = {
     },
   ],
 };
-const order: OrderRow = {
-  id: 5,
-
-  customerId: 2,
-  customerName: "Stall",
-  varietyId: 1,
-  weekday: 4,
-  quantity: 24,
-  from: today,
-  to: today + 120,
-} as unknown as OrderRow;
 const done = jest.fn();
-const adding = (orders: readonly OrderRow[]) => (
-  <AddBatches first={1} input={input} orders={orders} sowWeekdays={[1, 4]} onDone={done} />
-);
+const adding = () => <AddBatches first={1} input={input} sowWeekdays={[1, 4]} onDone={done} />;
 
-test("what the orders still need is shown before it is added, and what is too late is said", async () => {
-  const { user } = shown(adding([order]));
-  expect(screen.getByText(/^Too late to sow for 5 market days/u)).toBeTruthy();
-  const press = screen.getByRole("button", { name: /^Add \d+ batches$/u });
-  await user.click(press);
-  await waitFor(() => expect(done).toHaveBeenCalled());
-  const { batches } = add.mock.calls[0]![0];
-  expect(press.textContent).toBe(`Add ${batches.length} batches`);
-  // 24 of cells that come up at 0.9: the least number that reaches them at a 90 % chance is the binomial quantile.
-  expect(batches[0]).toMatchObject({ varietyId: 1, targetPlants: 24, cells: 29 });
-  expect(batches.every(({ sowDay }) => sowDay >= today)).toBe(true);
-  expect(toasts().done).toEqual([`${batches.length} batches of Lettuce added`]);
-});
-
-test("a crop without orders is not covered; one batch and a series are worked out from either end", async () => {
-  const { user } = shown(adding([]));
-  expect(screen.getByText(/There is no order for Lettuce ahead/u)).toBeTruthy();
+test("one batch and a series are worked out from either end", async () => {
+  const { user } = shown(adding());
   await user.click(screen.getByRole("radio", { name: "One batch" }));
   await user.selectOptions(screen.getByLabelText("Count from"), "sown");
   const plants = screen.getByLabelText("Plants wanted at the end");

@@ -1,16 +1,14 @@
 "use client";
 import type { PlanInput } from "@/core/batches/types";
 import { useDraft } from "@/features/frame/drafts";
-import type { OrderRow } from "@/core/garden/garden";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
+import { PageLink } from "@/ui/PageLink";
 import { AlreadyGrowing } from "./AlreadyGrowing";
 import { BatchesByHand } from "./BatchesByHand";
-import { CoverOrders } from "./CoverOrders";
 
-type Mode = "one" | "series" | "cover" | "growing";
+type Mode = "one" | "series" | "growing";
 const MODES: readonly (readonly [Mode, string])[] = [
-  ["cover", "Cover the orders"],
   ["one", "One batch"],
   ["series", "A series"],
   ["growing", "Already growing"],
@@ -19,19 +17,18 @@ export interface AddBatchesProps {
   /** Variety to begin with. */
   readonly first: number | null;
   readonly input: PlanInput;
-  readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
   readonly onDone: () => void;
 }
 
 /**
- * Four ways to plan: what the orders need, one batch from either end, a series, or what stands there already. What would be
- * added is shown first.
+ * Three ways to plan by hand: one batch from either end, a series, or what stands there already. What would be added is shown
+ * first. What the orders need is planned as a season.
  */
-export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBatchesProps) {
+export function AddBatches({ first, input, sowWeekdays, onDone }: AddBatchesProps) {
   const begin = (input.varieties.find(({ id }) => id === first) ?? input.varieties[0]!).id;
   const [{ mode, varietyId }, set, forget] = useDraft<{ mode: Mode; varietyId: number }>(`add-batches:${first ?? ""}`, {
-    mode: "cover",
+    mode: "one",
     varietyId: begin,
   });
   const done = () => {
@@ -54,6 +51,13 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
           </Button>
         ))}
       </div>
+      <p className="text-soft">
+        For what is ordered,{" "}
+        <PageLink href="/batches/plan" className="underline">
+          plan the season
+        </PageLink>
+        : it looks at all crops, their space and water together.
+      </p>
       <Field label="Variety">
         {(aria) => (
           <select
@@ -72,15 +76,6 @@ export function AddBatches({ first, input, orders, sowWeekdays, onDone }: AddBat
       </Field>
       {mode === "growing" ? (
         <AlreadyGrowing key={varietyId} variety={variety} input={input} onDone={done} />
-      ) : mode === "cover" ? (
-        <CoverOrders
-          key={varietyId}
-          variety={variety}
-          input={input}
-          orders={orders}
-          sowWeekdays={sowWeekdays}
-          onDone={done}
-        />
       ) : (
         <BatchesByHand
           key={`${mode}-${varietyId}`}

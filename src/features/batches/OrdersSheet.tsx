@@ -145,11 +145,8 @@ function OrderLine({
           </Why>
         </span>
         {!met && mayPlan && (
-          <PageLink
-            className="no-print ml-2 inline-block min-h-8 text-ink underline"
-            href={`/batches?cover=${order.varietyId}`}
-          >
-            cover it
+          <PageLink className="no-print ml-2 inline-block min-h-8 text-ink underline" href="/batches/plan">
+            plan the season
           </PageLink>
         )}
       </p>

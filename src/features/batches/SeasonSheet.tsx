@@ -1,8 +1,6 @@
 "use client";
 import { PageLink } from "@/ui/PageLink";
-import { useState } from "react";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
-import type { OrderRow } from "@/core/garden/garden";
 import type { SeasonView } from "@/core/garden/seasonView";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
@@ -24,24 +22,16 @@ export interface SeasonSheetProps {
   /** A batch needs a variety and a growing area first. */
   readonly noBasis: boolean;
   readonly weeks: number;
-  readonly orders: readonly OrderRow[];
   readonly sowWeekdays: readonly number[];
-  /** Opens the way to cover this variety's orders. */
-  readonly cover: number | null;
   /** The chosen batch. */
   readonly chosen: number | null;
 }
 
 /** The season: what is where, what moves when, and where there is no room. */
-export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, cover, chosen }: SeasonSheetProps) {
+export function SeasonSheet({ view, point, noBasis, weeks, sowWeekdays, chosen }: SeasonSheetProps) {
   const input = usePlanInput(point);
-  const [opened, setAdding] = useOpened<boolean>("adding");
-  const [coverClosed, setCoverClosed] = useState(false);
-  const adding = opened ?? (cover !== null && !coverClosed);
-  const stopAdding = () => {
-    setCoverClosed(true);
-    setAdding(null);
-  };
+  const [adding, setAdding] = useOpened<boolean>("adding");
+  const stopAdding = () => setAdding(null);
   const [changing, setChanging] = useOpened<number>("batch");
   const batch = view.batches.find((candidate) => candidate.id === changing);
   const link = (from: Day, count = weeks) => `/batches?from=${isoFromDay(from)}&weeks=${count}`;
@@ -53,6 +43,9 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
           <Button look="strong" data-key="n" disabled={noBasis} onClick={() => setAdding(true)}>
             Add batches
           </Button>
+          <PageLink className={buttonClass()} href="/batches/plan">
+            Plan the season
+          </PageLink>
         </Only>
         <span className="grow" />
         <PageLink className={buttonClass()} href={link(view.from - step)} scroll={false}>
@@ -79,15 +72,13 @@ export function SeasonSheet({ view, point, noBasis, weeks, orders, sowWeekdays, 
       {view.batches.length === 0 && (
         <Empty
           title={noBasis ? "A batch needs a place and a variety first" : "No batch in these weeks"}
-          example="For instance 40 Batavia lettuces for Saturday 5 June: sown on 19 April in 49 cells, moved to 39 nursery sites, then to 40 channel sites. Orders make such batches by themselves."
+          example="For instance 40 Batavia lettuces for Saturday 5 June: sown on 19 April in 49 cells, moved to 39 nursery sites, then to 40 channel sites. From orders such batches are planned all at once."
         />
       )}
       <ThreadChart first={chosen} view={view} input={input} onChange={setChanging} />
       <MissedOrders market={view.market} today={view.today} growingAreas={view.growingAreas} />
-      <Drawer open={adding} onClose={stopAdding} title="Add batches">
-        {input && (
-          <AddBatches first={cover} input={input} orders={orders} sowWeekdays={sowWeekdays} onDone={stopAdding} />
-        )}
+      <Drawer open={adding === true} onClose={stopAdding} title="Add batches">
+        {input && <AddBatches first={null} input={input} sowWeekdays={sowWeekdays} onDone={stopAdding} />}
         {!input && <p role="status">Loading the plan …</p>}
       </Drawer>
       <Drawer open={batch !== undefined} onClose={() => setChanging(null)} title="Change the batch">

@@ -1,4 +1,4 @@
-import { cellsFor, coverOrders, type Cover } from "@/core/batches/coverOrders";
+import { cellsFor } from "@/core/batches/cellsFor";
 import type { PlanInput, PlanVariety } from "@/core/batches/types";
 import { sowDayFor } from "@/core/growth/sowDay";
 import { stageBoundaries, stallOf } from "@/core/growth/stageDays";
@@ -14,19 +14,6 @@ export interface Draft extends WishedBatch {
 export const CONFIDENCE = 0.9;
 export const CANNOT =
   "This cannot be worked out with the figures of the crop: look at its stages, germination and year under Growth.";
-
-/** The batches that cover the orders, or why there are none. */
-export function tryCover(wish: Parameters<typeof coverOrders>[0]): Cover | string {
-  try {
-    const cover = coverOrders(wish);
-    if (cover.kind === "cover") return cover;
-    return cover.why === "gives-nothing"
-      ? `${wish.variety.name} gives nothing per plant: enter its yield under Growth.`
-      : `The seed of ${wish.variety.name} never comes up: its germination or a share that survives is 0.`;
-  } catch {
-    return CANNOT;
-  }
-}
 
 /** What of them does not fit; nothing where the figures of the plan do not allow it to be worked out. */
 export function tryUnfitting(input: PlanInput, drafts: readonly Draft[]): Overfull[] {

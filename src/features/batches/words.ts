@@ -26,6 +26,13 @@ export function unmetWords(state: Exclude<DeliveryState, { kind: "met" }>, names
   }
 }
 
+const NO_SEASON = {
+  "no-orders": "There is no order ahead: enter under Orders what is wanted on which days, then plan.",
+  "no-sites": "No growing area has a site: draw a stand under Place and say what it is used for.",
+  "no-way": "None of the orders can be reached by a sowing: look at their days, and at the stages of the crops.",
+  "no-room": "What stands in the ground alone takes more than there is: see where it is over capacity.",
+} as const;
+
 /** Why a batch was not moved. */
 export function batchesRefusalWords(refusal: BatchesRefusal): string {
   switch (refusal.kind) {
@@ -45,6 +52,8 @@ export function batchesRefusalWords(refusal: BatchesRefusal): string {
       return `${refusal.variety} of ${dayInWords(refusal.sowDay)} has these sites then.`;
     case "split-all":
       return `Split off at least one plant, and leave at least one of the ${refusal.plants}.`;
+    case "no-season":
+      return NO_SEASON[refusal.why];
     case "join-apart":
       return "Only batches of one variety that are not sown yet can be joined.";
   }

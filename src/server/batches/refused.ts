@@ -1,3 +1,4 @@
+import type { NoSeason } from "@/core/garden/season/planSeason";
 import type { Day } from "@/core/units/day";
 
 /** Why a batch is not changed, or not put somewhere. */
@@ -7,4 +8,5 @@ export type BatchesRefusal = { readonly room: "batches" } & (
   | { readonly kind: "taken"; readonly variety: string; readonly sowDay: Day }
   | { readonly kind: "split-all"; readonly plants: number }
   | { readonly kind: "join-apart" }
+  | { readonly kind: "no-season"; readonly why: NoSeason["kind"] }
 );

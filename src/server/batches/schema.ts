@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { BATCH, BATCH_PLACE, CUSTOMER, ORDER } from "@/core/garden/entities/batches";
+import { BATCH, BATCH_PLACE, CLOSED_DAY, CUSTOMER, ORDER, SEASON } from "@/core/garden/entities/batches";
 import type { FieldsOf } from "@/core/garden/entities/field";
 import type { Spot, StageOf } from "@/core/garden/keepPlaces";
 import { entitySchema, partsOf } from "../entities/joi";
@@ -73,4 +73,17 @@ export const splitBatchSchema = Joi.object<{ id: number; plants: number }>({
 export const joinBatchesSchema = Joi.object<{ into: number; from: number }>({
   into: rowId("Batch"),
   from: rowId("Batch"),
+});
+
+export type SeasonInput = Opened & FieldsOf<typeof SEASON>;
+export const seasonSchema = entitySchema<SeasonInput>(SEASON);
+
+export type ClosedDayInput = Opened & FieldsOf<typeof CLOSED_DAY>;
+export const closedDaySchema = entitySchema<ClosedDayInput>(CLOSED_DAY);
+export const removeClosedDaySchema = Joi.object<{ id: number }>({ id: rowId("Day off") });
+
+/** A planned season, and its batches that are taken; null: all of it. */
+export const acceptSeasonSchema = Joi.object<{ setId: number; batchIds: readonly number[] | null }>({
+  setId: rowId("Planned season"),
+  batchIds: Joi.array().items(rowId("Batch").optional()).min(1).max(5000).required().allow(null).label("Batches"),
 });

@@ -49,6 +49,11 @@ export function askToStop(db: Db, gardenId: number, id: number): Promise<number>
   );
 }
 
+/** Asks what runs to come to an end with the best that it has. */
+export function askForEnough(db: Db, gardenId: number, id: number): Promise<number> {
+  return run(db, `update job set enough = true where garden_id = $1 and id = $2 and state = 'running'`, [gardenId, id]);
+}
+
 /** The newest work of a kind for each subject, by a part of it. */
 export async function newestJobs(
   db: Db,

@@ -127,6 +127,7 @@ export class Runner {
       if (row && progress === told) progress = null;
       isLost = row === null;
       if (isLost || row?.cancel) inHand.stop();
+      else if (row?.enough) inHand.enough();
     };
     const timer = setInterval(() => {
       reporting = reporting.then(report).catch(() => undefined);
@@ -141,12 +142,12 @@ export class Runner {
   }
 
   /** Says how far a job is and holds its lease. @returns null when the job is not this worker's any more */
-  #report(job: Claimed, progress: unknown): Promise<{ readonly cancel: boolean } | null> {
+  #report(job: Claimed, progress: unknown): Promise<{ readonly cancel: boolean; readonly enough: boolean } | null> {
     return lookingForWork(async (db) => {
-      const row = await maybeOne<{ cancel: boolean }>(
+      const row = await maybeOne<{ cancel: boolean; enough: boolean }>(
         db,
         `update job set lease_until = now() + make_interval(secs => $3), progress = coalesce($4::jsonb, progress)
-          where id = $1 and worker = $2 and state = 'running' returning cancel`,
+          where id = $1 and worker = $2 and state = 'running' returning cancel, enough`,
         [job.id, this.#id, this.#options.leaseMs / 1000, progress === null ? null : JSON.stringify(progress)],
       );
       if (row && progress !== null) await tell(db, job, { state: "running", progress });

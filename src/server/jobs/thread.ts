@@ -6,6 +6,8 @@ import type { Asked, Said } from "@/jobs/thread";
 export interface InHand {
   /** What it came to: what was found, or null when it was stopped. */
   readonly ended: Promise<{ readonly found: unknown } | null>;
+  /** Asks it to come to an end with what it has. */
+  readonly enough: () => void;
   /** Asks it to stop at its next look. */
   readonly stop: () => void;
 }
@@ -40,7 +42,7 @@ export class WarmThread {
           const onError = (error: Error) => done(() => reject(error));
           // Ended by us for want of patience is a stop; ended by itself is not.
           const onExit = () =>
-            done(() => (flag[0] ? resolve(null) : reject(new Error("The thread ended before its job did."))));
+            done(() => (flag[0] === 1 ? resolve(null) : reject(new Error("The thread ended before its job did."))));
           worker.ref();
           worker.on("message", onMessage).on("error", onError).on("exit", onExit);
           worker.postMessage({ file: `./${file}`, input, stop } satisfies Asked);
@@ -48,6 +50,7 @@ export class WarmThread {
     );
     return {
       ended,
+      enough: () => void Atomics.compareExchange(flag, 0, 0, 2),
       stop: () => {
         Atomics.store(flag, 0, 1);
         impatient ??= setTimeout(() => void this.end(), LOOK_MS);

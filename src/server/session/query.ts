@@ -9,7 +9,6 @@ const PARTS = {
   loop: rowId("Loop"),
   bank: Joi.string().pattern(/^\d{1,15}(:\d{1,5})?$/u),
   again: rowId("Tank"),
-  cover: rowId("Variety"),
   batch: rowId("Batch"),
   person: rowId("Member"),
   before: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
@@ -34,7 +33,6 @@ export interface ViewQuery {
   readonly loop?: number;
   readonly bank?: string;
   readonly again?: number;
-  readonly cover?: number;
   readonly batch?: number;
   readonly person?: number;
   readonly before?: number;

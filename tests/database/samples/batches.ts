@@ -1,4 +1,5 @@
-import { idOf, type Rows, type Samples } from "./lib";
+import { SEASON } from "../../../src/core/garden/entities/batches";
+import { formOf, idOf, made, type Rows, type Samples } from "./lib";
 
 /** A batch that is not sown yet, with cells and plants of its own. */
 const planned = (rows: Rows, sowDay = "2027-12-01") =>
@@ -20,7 +21,51 @@ const spot = async (rows: Rows, batchId: number) => ({
   firstSite: 1,
 });
 
+/** A season that was planned: one batch more. */
+const plannedSeason = async (rows: Rows) => {
+  const setId = await idOf(
+    rows,
+    "insert into change_set (garden_id, name) values (1, 'Season planned on a day ' || (select count(*) from change_set)) returning id",
+  );
+  const batchId = await idOf(rows, "select nextval(pg_get_serial_sequence('batch', 'id')) as id");
+  const batch = {
+    id: batchId,
+    varietyId: 1,
+    sowDay: 21500,
+    cells: 9,
+    targetPlants: 8,
+    note: "",
+    pinned: false,
+    clearedDay: null,
+    typed: {},
+  };
+  await rows(
+    "insert into change_set_row (garden_id, set_id, entity, row_id, op, patch) values (1, $1, 'batch', $2, 'add', $3)",
+    [setId, batchId, JSON.stringify(batch)],
+  );
+  return { setId, batchId };
+};
+
 export const BATCHES_SAMPLES: Samples = {
+  "batches/season": {
+    saveSeason: { least: "grower", input: (rows) => formOf(rows, SEASON) },
+    saveClosedDay: {
+      least: "grower",
+      input: async () => ({ id: null, opened: null, day: "2028-05-01", kind: "off", note: "" }),
+    },
+    removeClosedDay: {
+      least: "grower",
+      input: made("insert into closed_day (garden_id, day, kind) values (1, '2028-06-01', 'off') returning id"),
+    },
+    askSeason: { least: "grower", input: async () => ({}), own: true },
+    acceptSeason: {
+      least: "grower",
+      input: async (rows) => {
+        const { setId, batchId } = await plannedSeason(rows);
+        return { setId, batchIds: [batchId] };
+      },
+    },
+  },
   "batches/places": {
     putBatch: { least: "grower", input: async (rows) => spot(rows, await planned(rows, "2028-10-02")) },
     swapBatches: {

@@ -147,6 +147,16 @@ export const PLACE_SAMPLES: Samples = {
     openLayout: { least: "grower", input: async (rows) => ({ id: (await layout(rows)).id }) },
   },
   "jobs/actions": {
+    endJob: {
+      least: "grower",
+      input: async (rows) => ({
+        id: await idOf(
+          rows,
+          `insert into job (garden_id, person_id, kind, subject, state, worker, lease_until)
+           values (1, 1, 'season', jsonb_build_object('day', (select count(*) from job)), 'running', gen_random_uuid(), now() + interval '1 hour') returning id`,
+        ),
+      }),
+    },
     stopJob: {
       least: "grower",
       input: async (rows) => {

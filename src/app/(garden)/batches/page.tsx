@@ -30,14 +30,12 @@ export default async function BatchesPage({
       tabs={batchTabs("season")}
     >
       <SeasonSheet
-        key={`${asked.cover}-${asked.batch}`}
+        key={asked.batch ?? 0}
         chosen={asked.batch ?? null}
-        cover={rows.varieties.find(({ id }) => id === asked.cover)?.id ?? null}
         view={view}
         point={`${who.moved.base} ${who.moved.revision} ${who.today}`}
         noBasis={rows.varieties.length === 0 || rows.growingAreas.length === 0}
         weeks={weeks}
-        orders={rows.orders}
         sowWeekdays={who.sowWeekdays}
       />
     </Station>

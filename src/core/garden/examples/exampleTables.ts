@@ -1,5 +1,5 @@
 import { plantsByStage } from "../../batches/timeline";
-import { cellsFor } from "../../batches/coverOrders";
+import { cellsFor } from "../../batches/cellsFor";
 import { RECIPE_LIBRARY } from "../../feed/library";
 import type { LibraryCrop } from "../../growth/library/crop";
 import { CROP_LIBRARY } from "../../growth/library/crops";

@@ -1,4 +1,4 @@
-import { cellsFor } from "../../batches/coverOrders";
+import { cellsFor } from "../../batches/cellsFor";
 import { roomBeside } from "../../batches/places/areaPlaces";
 import { planPlaces } from "../../batches/places/planPlaces";
 import { solveSeason } from "../../batches/season/solveSeason";

@@ -1,4 +1,4 @@
-import { cellsFor } from "../../batches/coverOrders";
+import { cellsFor } from "../../batches/cellsFor";
 import type { Sowing, SowingLot, SowingStay } from "../../batches/season/problem";
 import type { PlanVariety } from "../../batches/types";
 import { eachLot, latestFree, serveDays } from "../../growth/harvestPattern";
