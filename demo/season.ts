@@ -44,10 +44,17 @@ export async function planDemo(db: Db, ids: Ids, today: Day): Promise<Plan> {
     const reserved = await reserveIds(db, table, fresh.length);
     fresh.forEach((id, at) => real.set(id, reserved[at]!));
   }
-  const changes = settle(failed, real, RULES);
+  const changes = onlyStanding(settle(failed, real, RULES));
   await writeRows(db, ids.garden, columnChanges(changes));
   const before = settle({ batch: planned.batch! }, real, RULES);
   return workOut(gardenOf(apply(tables, before), site), NO_FACTS, plannedOn).plan;
+}
+
+/** Since a batch failed the plan has slipped a little: only what is in the ground keeps the place that it was planned for. */
+function onlyStanding(changes: Changes): Changes {
+  const places = changes.batch_place!;
+  const added = Object.fromEntries(Object.entries(places.added).filter(([, { how }]) => how === "stood"));
+  return { ...changes, batch_place: { ...places, added } };
 }
 
 /** One batch came up badly: fewer plants than planned were ever moved. */

@@ -13,9 +13,9 @@ export interface ExampleAsked {
   readonly today: Day;
 }
 
-/** Lays an example garden out off the server's own thread: its recipe and its season are solved. */
+/** Lays an example garden out off the server's own thread: its recipe and its season are solved. Its changes come as JSON. */
 export const work: Work = async (asked) => {
   const { tables, name, today } = asked as ExampleAsked;
   const example = EXAMPLE_GARDENS.find((one) => one.name === name)!;
-  return exampleChanges(tables, example, today, { solve: await solver(), open: await warmSolver() });
+  return JSON.stringify(exampleChanges(tables, example, today, { solve: await solver(), open: await warmSolver() }));
 };

@@ -68,12 +68,15 @@ test("the demo garden counts as it is described", () => {
     for (const view of stands) expect(view.planted).toBeLessThanOrEqual(view.counts.sites);
 });
 
-test("its fourteen months of plan meet the orders, and it is short of something so that the signs have work", () => {
+test("its fourteen months are solved: they fit its houses, meet nearly every order, and something runs short so that the signs have work", () => {
   expect(season.plan.to - today).toBe(426);
   const ahead = season.plan.deliveries.filter((delivery) => delivery.day >= today);
   expect(ahead.length).toBeGreaterThan(800);
-  expect(ahead.filter((delivery) => delivery.wanted - delivery.given > 1e-6)).toEqual([]);
-  expect(new Set(season.shortages.map((shortage) => shortage.kind))).toEqual(new Set(["sites", "salt"]));
+  const missed = ahead.filter((delivery) => delivery.wanted - delivery.given > 1e-6);
+  expect(missed.length / ahead.length).toBeLessThan(0.03);
+  const leftOut = [...season.placed.values()].flat().filter(({ stay, over }) => over > 0 && stay.to > today);
+  expect(leftOut).toEqual([]);
+  expect(new Set(season.shortages.map((shortage) => shortage.kind))).toEqual(new Set(["salt"]));
   expect(season.shortages.map(({ day }) => day)).toEqual(
     [...season.shortages.map(({ day }) => day)].sort((a, b) => a - b),
   );

@@ -1,4 +1,4 @@
-import { SEASON } from "../../../src/core/garden/entities/batches";
+import { CLOSED_DAY, SEASON } from "../../../src/core/garden/entities/batches";
 import { formOf, idOf, made, type Rows, type Samples } from "./lib";
 
 /** A batch that is not sown yet, with cells and plants of its own. */
@@ -49,10 +49,7 @@ const plannedSeason = async (rows: Rows) => {
 export const BATCHES_SAMPLES: Samples = {
   "batches/season": {
     saveSeason: { least: "grower", input: (rows) => formOf(rows, SEASON) },
-    saveClosedDay: {
-      least: "grower",
-      input: async () => ({ id: null, opened: null, day: "2028-05-01", kind: "off", note: "" }),
-    },
+    saveClosedDay: { least: "grower", input: (rows) => formOf(rows, CLOSED_DAY) },
     removeClosedDay: {
       least: "grower",
       input: made("insert into closed_day (garden_id, day, kind) values (1, '2028-06-01', 'off') returning id"),
@@ -70,10 +67,14 @@ export const BATCHES_SAMPLES: Samples = {
     putBatch: { least: "grower", input: async (rows) => spot(rows, await planned(rows, "2028-10-02")) },
     swapBatches: {
       least: "grower",
-      input: async (rows) => ({
-        one: { batchId: await planned(rows), stage: 1 },
-        other: { batchId: await planned(rows, "2028-09-04"), stage: 1 },
-      }),
+      input: async (rows) => {
+        // Nothing is kept that could be in their way.
+        await rows("delete from batch_place where garden_id = 1");
+        return {
+          one: { batchId: await planned(rows), stage: 1 },
+          other: { batchId: await planned(rows, "2028-09-04"), stage: 1 },
+        };
+      },
     },
     keepPlaces: { least: "grower", input: async (rows) => ({ stages: [{ batchId: await planned(rows), stage: 1 }] }) },
     letPlacesGo: {
