@@ -9,6 +9,7 @@ import { NO_FACTS } from "../src/core/garden/facts";
 import type { Worked } from "../src/core/garden/worked";
 import { workOut } from "../src/core/garden/workOut";
 import { gardenRows } from "../src/server/garden/gardenRows";
+import { gardenSite, tablesOf } from "../src/server/garden/tables";
 import { today } from "../src/server/session/clock";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
@@ -17,6 +18,7 @@ import { feedBench } from "./lib/feedBench";
 import { growthBench } from "./lib/growthBench";
 import { firstDayBench } from "./lib/firstDayBench";
 import { countBench, drawBench } from "./lib/placeBench";
+import { seasonBench } from "./lib/seasonBench";
 import { saveBench } from "./lib/saveBench";
 import { waterBench } from "./lib/waterBench";
 import { withDemo } from "./lib/withDemo";
@@ -74,6 +76,7 @@ await withDemo(async ({ url, databaseUrl }) => {
   if (wants("water")) await waterBench(leastMs);
   if (wants("feed")) await feedBench(leastMs);
   if (wants("growth")) growthBench(leastMs);
+  if (wants("season")) await seasonBench(await demoTables(databaseUrl), (work) => leastMs(work, TIMES));
   if (wants("drag")) await dragBench(url, keeper.cookie);
   const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
   if (wants("saves")) await saveBench(keeper, leafBank);
@@ -82,6 +85,17 @@ await withDemo(async ({ url, databaseUrl }) => {
     await drawBench(url, keeper, leafBank);
   }
 });
+
+async function demoTables(databaseUrl: string) {
+  const pool = new pg.Pool({ connectionString: databaseUrl });
+  try {
+    const [tables, site] = [await tablesOf(pool, 1), await gardenSite(pool, 1)];
+    const { rows } = await pool.query<{ days: number[] }>("select sow_weekdays as days from garden where id = 1");
+    return { tables, site, today: today("Europe/Lisbon"), sowWeekdays: rows[0]!.days };
+  } finally {
+    await pool.end();
+  }
+}
 
 /** A 14-month plan's occupancy, water and feed: the demo garden, and ones of fifty and a hundred times as many batches, orders and sites. */
 function planBench(season: Worked) {

@@ -77,13 +77,22 @@ test("from an empty garden to a batch for an order, on today's round and in the 
     await expect(page.getByText(/days not met, first 4 Sep: 24 heads/)).toBeVisible();
   });
 
-  await test.step("the orders are covered, and what they cannot reach any more is said", async () => {
-    await page.getByRole("link", { name: "cover it" }).click();
-    await expect(drawer(page).getByText(/Too late to sow for \d+ market days/)).toBeVisible();
-    await drawer(page)
-      .getByRole("button", { name: /^Add \d+ batches$/ })
-      .click();
-    await expect(page.getByText(/batches of Green lettuce added/)).toBeVisible();
+  await test.step("the season is planned from the order, looked at and taken; the plan was untouched until then", async () => {
+    await page.getByRole("link", { name: "plan the season" }).click();
+    await page.getByRole("button", { name: "Plan the season" }).click();
+    const accept = page.getByRole("button", { name: "Accept the season" });
+    await expect(accept).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/from the best there can be|no plan can be worth more/)).toBeVisible();
+    await expect(page.getByText(/No price is told of Green lettuce/)).toBeVisible();
+    expect(await garden.rows("select 1 from batch")).toHaveLength(0);
+    await accept.click();
+    await expect(page.getByText("The season is in the plan").first()).toBeVisible();
+    const planned = await garden.rows("select id from batch");
+    expect(planned.length).toBeGreaterThan(10);
+    expect((await garden.rows("select distinct batch_id from batch_place where how = 'plan'")).length).toBe(
+      planned.length,
+    );
+    await page.goto("/batches");
     await expect(page.locator("button[data-batch]").first()).toBeVisible();
     await page.goto("/batches/balance");
     await expect(page.getByText(/of \d+ deliveries ahead are met/)).toBeVisible();

@@ -8,6 +8,7 @@ import { RefusedError } from "../session/refusal";
 import type { Refused } from "../session/refused";
 import type { JobKind, Subject } from "./kind";
 import { JOB_KINDS } from "./kinds";
+import type { OffThread } from "./offThread";
 import { WarmThread } from "./thread";
 
 /** So many jobs at once, in all processes; more would leave nothing for those who only look. */
@@ -204,9 +205,22 @@ function refusedFor(error: unknown): Refused {
   return { room: "any", kind: "failed" };
 }
 
-const kept = globalThis as { seedRoundRunner?: Runner };
+const kept = globalThis as { seedRoundRunner?: Runner; seedRoundOffThread?: OffThread };
+
+/** A thread for one piece of work, ended with it. */
+async function inOneThread(file: string, input: unknown): Promise<unknown> {
+  const thread = new WarmThread();
+  try {
+    const ended = await thread.work(file, input, () => undefined).ended;
+    if (!ended) throw new Error(`${file} was stopped.`);
+    return ended.found;
+  } finally {
+    await thread.end();
+  }
+}
 
 /** The runner of this process: what serves the application starts it. */
 export function startRunner(): Runner {
+  kept.seedRoundOffThread ??= inOneThread;
   return (kept.seedRoundRunner ??= new Runner());
 }

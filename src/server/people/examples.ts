@@ -29,7 +29,13 @@ import { createGarden } from "./newGarden";
 const exampleOf = (name: string): ExampleGarden => EXAMPLE_GARDENS.find((one) => one.name === name)!;
 
 const laidOut = async (tables: Tables, name: string, day: Day) =>
-  JSON.parse(await offThread<string>("example.ts", { tables, name, today: day } satisfies ExampleAsked)) as Changes;
+  JSON.parse(
+    await offThread<string>(
+      "example.ts",
+      { tables, name, today: day } satisfies ExampleAsked,
+      () => import("../../jobs/example"),
+    ),
+  ) as Changes;
 
 /** Opens an example as a garden of one's own, under a name that is free, and goes there. */
 export const openExample = command("look", exampleSchema, async (db, { example: name }, who) => {
