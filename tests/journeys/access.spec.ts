@@ -56,8 +56,8 @@ test("a helper is invited by a link, walks the round, and cannot do a keeper's w
   await helper.getByLabel("Password").fill("four words in a row");
   await helper.getByRole("button", { name: "Join" }).click();
   await helper.waitForURL(/\/round/u);
-  await helper.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
-  await expect(helper.getByText(/Done: Sow Mizuna/)).toBeVisible();
+  await helper.getByRole("checkbox", { name: /Done: Sow Flat chives/ }).click();
+  await expect(helper.getByText(/Done: Sow Flat chives/)).toBeVisible();
   await expect(helper.getByRole("checkbox", { name: /Done: Drip stock A/ })).toBeDisabled();
   for (const [sheet, button] of [
     ["/people", "Invite somebody"],
@@ -134,8 +134,8 @@ test("two change one batch: the change of one appears on the other's screen, and
   await ready(second);
   await page.goto("/round");
   await ready(page);
-  await page.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
-  await expect(second.getByRole("link", { name: /Sow Mizuna.*done/ })).toBeVisible();
+  await page.getByRole("checkbox", { name: /Done: Sow Flat chives/ }).click();
+  await expect(second.getByRole("link", { name: /Sow Flat chives.*done/ })).toBeVisible();
   // What happened while a screen had no connection is there when it has one again.
   await other.setOffline(true);
   await page.getByRole("checkbox", { name: /Done: Sow Batavia/ }).click();

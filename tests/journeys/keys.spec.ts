@@ -120,12 +120,12 @@ test("a server with its hands full is asked again by the page itself", async ({ 
     if (route.request().method() !== "POST" || refused++ > 0) return route.continue();
     return route.fulfill({ status: 503, headers: { "retry-after": "1" }, body: "busy" });
   });
-  await page.getByRole("checkbox", { name: /Done: Sow Mizuna/ }).click();
-  await expect(page.getByRole("link", { name: /Sow Mizuna.*done/ })).toBeVisible();
+  await page.getByRole("checkbox", { name: /Done: Sow Flat chives/ }).click();
+  await expect(page.getByRole("link", { name: /Sow Flat chives.*done/ })).toBeVisible();
   expect(refused).toBe(2);
   expect(
     await garden.rows(
-      "select 1 from log_entry where kind = 'sow' and day = '2027-09-02' and what #>> '{task,variety}' = 'Mizuna'",
+      "select 1 from log_entry where kind = 'sow' and day = '2027-09-02' and what #>> '{task,variety}' = 'Flat chives'",
     ),
   ).toHaveLength(1);
 });

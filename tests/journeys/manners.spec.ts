@@ -50,7 +50,7 @@ test("axe finds nothing in forms, cards and answers", async ({ page }) => {
   }
   await page.goto("/batches");
   await ready(page);
-  await page.locator("button[data-batch]").filter({ hasText: "Batavia" }).last().click();
+  await page.locator('button[data-batch][aria-label^="Batavia"]').last().click();
   await clean("batch card");
   await page.goto("/place");
   await ready(page);
@@ -74,12 +74,12 @@ test.describe("on a phone", () => {
     }
     await page.goto("/round");
     await ready(page);
-    const item = page.getByRole("link", { name: /Pick Batavia lettuce for Household crates/ });
+    const item = page.getByRole("link", { name: /Pick Sunflower shoots for Household crates/ });
     expect((await item.boundingBox())!.height).toBeGreaterThanOrEqual(44);
     await item.tap();
-    await expect(page.getByRole("region", { name: /Pick Batavia/ }).getByText("18 heads")).toBeVisible();
+    await expect(page.getByRole("region", { name: /Pick Sunflower/ }).getByText("3 half trays")).toBeVisible();
     await page.getByRole("button", { name: "Done as planned" }).tap();
-    await expect(page.getByRole("link", { name: /Pick Batavia lettuce.*done/ })).toBeVisible();
+    await expect(page.getByRole("link", { name: /Pick Sunflower shoots.*done/ })).toBeVisible();
     expect(await garden.rows("select 1 from log_entry where kind = 'pick' and day = '2027-09-02'")).toHaveLength(1);
   });
 });

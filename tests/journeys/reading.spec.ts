@@ -119,13 +119,13 @@ test("an item done differently is logged as it was; skipped it comes back; the l
   await expect(page.getByText(/^Done: Sow Batavia/)).toBeVisible();
   expect(await garden.rows("select plants from batch_stage where begun_on = '2027-09-02'")).toEqual([{ plants: 44 }]);
 
-  await page.getByRole("link", { name: /Sow Mizuna/ }).click();
+  await page.getByRole("link", { name: /Sow Flat chives/ }).click();
   // Until it is there, the panel of the first item of the walk is shown.
-  const mizuna = page.getByRole("region", { name: /Sow Mizuna/ });
+  const mizuna = page.getByRole("region", { name: /Sow Flat chives/ });
   await mizuna.getByRole("button", { name: "Skip until tomorrow" }).click();
   await mizuna.getByLabel("Why not today?").fill("no trays clean");
   await mizuna.getByRole("button", { name: "Skip", exact: true }).click();
-  await expect(page.getByRole("link", { name: /Sow Mizuna.*skipped/ })).toBeVisible();
+  await expect(page.getByRole("link", { name: /Sow Flat chives.*skipped/ })).toBeVisible();
 
   await page.goto("/round/log");
   await ready(page);
