@@ -28,6 +28,7 @@ export interface BatchView {
   readonly begun: boolean;
   readonly cleared: boolean;
   readonly note: string;
+  readonly pinned: boolean;
   readonly unitsOrdered: number;
   readonly unitsInAll: number;
   readonly steps: readonly {
@@ -137,6 +138,7 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
         begun: worked.stays[0]!.begun,
         cleared: worked.batch.clearedDay !== null,
         note: kept.get(worked.batch.id)!.note,
+        pinned: kept.get(worked.batch.id)!.pinned,
         unitsOrdered: worked.unitsOrdered,
         unitsInAll: worked.unitsInAll,
         steps: worked.stays.map((stay) => ({

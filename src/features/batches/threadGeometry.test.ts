@@ -43,6 +43,7 @@ const batch = (id: number, steps: readonly (readonly [growingAreaId: number, sta
   begun: false,
   cleared: false,
   note: "",
+  pinned: false,
   unitsOrdered: 0,
   unitsInAll: 8,
   steps: steps.map(([growingAreaId, start, end]) => ({
