@@ -91,7 +91,7 @@ async function readLeafTank(page: Page) {
 }
 
 async function holdBatch(page: Page) {
-  await page.locator("button[data-batch]").filter({ hasText: "Batavia 8" }).last().click();
+  await page.locator('button[data-batch][aria-label^="Batavia"]').last().click();
   await page.getByRole("button", { name: "A week later" }).click();
 }
 
