@@ -28,9 +28,9 @@ export const work: Work = async (asked, look) => {
     drafts.slice(0, MOST_TOLD).map(({ varietyId, sowDay, targetPlants }) => [varietyId, sowDay, targetPlants] as const);
   return planSeason(tables, site, today, sowWeekdays, {
     open: await warmSolver(() => void look(null)),
-    look: ({ round, value, bound, drafts }) => {
+    look: ({ value, bound, drafts }) => {
       if (drafts) batches = told(drafts);
-      const said: SeasonTold = { round, value, bound, batches };
+      const said: SeasonTold = { value, bound, batches };
       return look(said) === "enough" || Date.now() > until ? "enough" : undefined;
     },
   });

@@ -6,6 +6,9 @@ import type { Changes, Row } from "./changes";
 import type { BatchPlace } from "./garden";
 import type { Worked } from "./worked";
 
+/** What is asked for where batches stand. */
+export type Standing = Pick<Worked, "garden" | "input" | "placed">;
+
 /** A stage of a batch. */
 export interface StageOf {
   readonly batchId: number;
@@ -39,7 +42,7 @@ type Found = { readonly kind: "sites"; readonly runs: readonly SiteRun[] };
  * @param without stages that are looked through, because they move too
  */
 export function sitesFrom(
-  worked: Worked,
+  worked: Standing,
   of: StageOf,
   spot: Spot,
   without: readonly StageOf[] = [],
@@ -65,7 +68,7 @@ export function sitesFrom(
 }
 
 /** What stays where it is on the days of a stay: what is kept or in the ground. */
-function fixedBeside(worked: Worked, { id, cleaningDays }: PlanGrowingArea, stay: Stay): PlacedStay[] {
+function fixedBeside(worked: Standing, { id, cleaningDays }: PlanGrowingArea, stay: Stay): PlacedStay[] {
   return (worked.placed.get(id) ?? []).filter(
     ({ stay: other, kept, over }) =>
       over === 0 &&
@@ -93,13 +96,13 @@ function runsFrom({ sitesPerLine, lines }: PlanGrowingArea, lineAt: number, spot
 }
 
 /** Puts a stage of a batch on sites from a spot on, and keeps it there. @returns the changes, or why not */
-export function putAt(worked: Worked, of: StageOf, spot: Spot): Changes | PlaceRefusal {
+export function putAt(worked: Standing, of: StageOf, spot: Spot): Changes | PlaceRefusal {
   const found = sitesFrom(worked, of, spot);
   return found.kind === "sites" ? keepChanges(worked, [{ of, runs: found.runs, how: "hand" }]) : found;
 }
 
 /** Two batches change places. @returns the changes, or why not */
-export function swapPlaces(worked: Worked, one: StageOf, other: StageOf): Changes | PlaceRefusal {
+export function swapPlaces(worked: Standing, one: StageOf, other: StageOf): Changes | PlaceRefusal {
   const [first, second] = [spotOf(worked, one), spotOf(worked, other)];
   if (!first || !second) return { kind: "no-stay" };
   const there = sitesFrom(worked, one, second, [other]);
@@ -117,7 +120,7 @@ export function swapPlaces(worked: Worked, one: StageOf, other: StageOf): Change
 }
 
 /** Keeps stages of batches where they were worked out to stand; what has no place is left as it is. */
-export function keepWhereTheyStand(worked: Worked, stages: readonly StageOf[], how: BatchPlace["how"]): Changes {
+export function keepWhereTheyStand(worked: Standing, stages: readonly StageOf[], how: BatchPlace["how"]): Changes {
   return keepChanges(
     worked,
     stages.flatMap((of) => {
@@ -130,7 +133,7 @@ export function keepWhereTheyStand(worked: Worked, stages: readonly StageOf[], h
 }
 
 /** Lets stages be worked out again. */
-export function letGo({ garden }: Worked, stages: readonly StageOf[]): Changes {
+export function letGo({ garden }: Standing, stages: readonly StageOf[]): Changes {
   const rows = garden.places.filter((row) => stages.some((of) => isSameStage(of, row)));
   return { batch_place: { added: {}, updated: {}, removed: byId(rows) } };
 }
@@ -145,7 +148,7 @@ interface Kept {
  * Keeps places; and brings the days of all others on the same stands up to date with the plan, so that what slipped in time
  * holds no sites that are free. What lost its place to something that slipped is not kept any more.
  */
-function keepChanges(worked: Worked, kept: readonly Kept[]): Changes {
+function keepChanges(worked: Standing, kept: readonly Kept[]): Changes {
   const { garden } = worked;
   let id = 0;
   const added = kept.flatMap(({ of, runs, how }) =>
@@ -178,7 +181,7 @@ const byId = (rows: readonly BatchPlace[]): Readonly<Record<number, Row>> =>
 
 /** The rows of a stage on runs of sites, without what they are kept for. */
 export function placeRows(
-  worked: Worked,
+  worked: Standing,
   of: StageOf,
   runs: readonly SiteRun[],
 ): Omit<BatchPlace, "id" | "how" | "typed">[] {
@@ -194,7 +197,7 @@ export function placeRows(
 
 const heldDays = ({ cleaningDays }: PlanGrowingArea, { from, to }: Stay) => [from, to + cleaningDays] as const;
 
-function stayOf({ input, placed }: Worked, of: StageOf): { area: PlanGrowingArea; placed: PlacedStay } | null {
+function stayOf({ input, placed }: Standing, of: StageOf): { area: PlanGrowingArea; placed: PlacedStay } | null {
   for (const area of input.growingAreas) {
     const found = placed.get(area.id)?.find(({ stay }) => isSameStage(stay, of));
     if (found) return { area, placed: found };
@@ -202,7 +205,7 @@ function stayOf({ input, placed }: Worked, of: StageOf): { area: PlanGrowingArea
   return null;
 }
 
-function spotOf(worked: Worked, of: StageOf): Spot | null {
+function spotOf(worked: Standing, of: StageOf): Spot | null {
   const found = stayOf(worked, of);
   const first = found && placeRows(worked, of, found.placed.runs)[0];
   return first ? { standId: first.standId, line: first.line, firstSite: first.firstSite } : null;

@@ -1,15 +1,12 @@
 "use server";
 import { CLOSED_DAY, SEASON } from "@/core/garden/entities/batches";
-import { isEmpty } from "@/core/garden/changes";
-import { rowsOf, withNeeded } from "@/core/garden/part";
-import { changeGarden } from "../garden/change";
+import { rowsOf, type RowName } from "@/core/garden/part";
 import { removeCommand, saveCommand } from "../garden/planCommand";
-import { wantedWhatIf, whatIfOnGarden } from "../garden/whatIf/store";
+import { adoptRows } from "../garden/whatIf/adopt";
 import { askFor } from "../jobs/job";
 import { wakeRunner } from "../jobs/wake";
 import { nothingSchema } from "../people/accessSchema";
 import { command } from "../session/command";
-import { RefusedError } from "../session/refusal";
 import { acceptSeasonSchema, closedDaySchema, removeClosedDaySchema, seasonSchema } from "./schema";
 
 export const saveSeason = saveCommand(SEASON, seasonSchema);
@@ -30,19 +27,11 @@ export const askSeason = command("plan", nothingSchema, async (db, _nothing, who
  * Takes a planned season into the garden: all of it, or some of its batches with their places. What it no longer fits beside
  * refuses; it is one act, and undone as one.
  */
-export const acceptSeason = command("plan", acceptSeasonSchema, async (db, { setId, batchIds }, who) => {
-  await wantedWhatIf(db, who.gardenId, setId, true);
-  const { stored, changes, conflicts } = await whatIfOnGarden(db, who.gardenId, setId);
-  const chosen = new Set(batchIds ?? []);
-  const patchOf = (entity: string, id: number) => stored[entity]?.added[id] ?? stored[entity]?.removed[id];
-  const rows = rowsOf(stored).filter(
-    ({ entity, id }) =>
-      batchIds === null || chosen.has(entity === "batch" ? id : Number(patchOf(entity, id)?.batchId ?? 0)),
-  );
-  const wanted = new Set(rows.map(({ entity, id }) => `${entity} ${id}`));
-  if (conflicts.some(({ entity, id }) => wanted.has(`${entity} ${id}`)))
-    throw new RefusedError({ room: "any", kind: "conflict-open" }, undefined, 409);
-  const left = withNeeded(changes, rows);
-  if (isEmpty(left)) throw new RefusedError({ room: "any", kind: "nothing-to-adopt" }, undefined, 409);
-  await changeGarden(db, who, left);
-});
+export const acceptSeason = command("plan", acceptSeasonSchema, (db, { setId, batchIds }, who) =>
+  adoptRows(db, who, setId, (stored) => {
+    const chosen = new Set(batchIds);
+    const batchOf = ({ entity, id }: RowName) =>
+      entity === "batch" ? id : Number((stored[entity]?.added[id] ?? stored[entity]?.removed[id])?.batchId);
+    return rowsOf(stored).filter((row) => batchIds === null || chosen.has(batchOf(row)));
+  }),
+);

@@ -4,7 +4,8 @@ import type { Stay } from "../timeline";
 import type { PlanGrowingArea } from "../types";
 import { placeStays } from "./placeStays";
 import { keptRanges } from "./keptPlace";
-import { runsOfRanges, siteStarts, type SiteRun } from "./siteRuns";
+import { Rooms } from "./rooms";
+import { lineRanges, rangesOfRuns, runsOfRanges, siteStarts, type SiteRun } from "./siteRuns";
 import type { KeptPlace, PlaceLine, PlaceStay, SiteRange } from "./types";
 
 /** Where a stay stands. */
@@ -44,7 +45,7 @@ export function areaPlaces(area: PlanGrowingArea, stays: readonly Stay[], wishes
   requireDay("areaPlaces", "today", wishes.today);
   const order = stays.filter(({ from, to }) => to > from).sort((a, b) => a.from - b.from || a.batchId - b.batchId);
   const lines = placeLines(area);
-  const kept = keptRanges(area, order, wishes.kept ?? []);
+  const kept = keptRanges(area, lines, order, wishes.kept ?? []);
   const there = new Set(order.filter(({ begun, to }) => begun || to <= wishes.today).map(keyOf));
   const pins = new Map<string, readonly SiteRange[]>();
   for (const [key, { ranges }] of kept) if (ranges) pins.set(key, ranges);
@@ -88,21 +89,15 @@ export function areaPlaces(area: PlanGrowingArea, stays: readonly Stay[], wishes
  * Plants that could stand on the days of a stay beside all that has a place: on each line the widest run of sites that is free.
  */
 export function roomBeside(area: PlanGrowingArea, placed: readonly PlacedStay[], { from, to }: Stay): number {
-  const until = to + area.cleaningDays;
-  const busy = placed
-    .filter(({ stay, over }) => over === 0 && stay.from < until && stay.to + area.cleaningDays > from)
-    .flatMap(({ runs }) => runs)
-    .sort((a, b) => a.start - b.start);
-  const starts = siteStarts(area.sitesPerLine);
-  return area.sitesPerLine.reduce((sum, sites, line) => {
-    const end = starts[line]! + sites;
-    let [at, widest] = [starts[line]!, 0];
-    for (const run of busy) {
-      if (run.end <= at || run.start >= end) continue;
-      widest = Math.max(widest, run.start - at);
-      at = Math.max(at, run.end);
-    }
-    return sum + Math.max(widest, end - at, 0);
+  const rooms = new Rooms(placeLines(area), () => null);
+  placed.forEach(({ stay, runs, over }, index) => {
+    if (over > 0) return;
+    const ranges = lineRanges(rangesOfRuns(area.sitesPerLine, runs));
+    rooms.hold({ index, from: stay.from, until: stay.to + area.cleaningDays }, ranges);
+  });
+  return rooms.lines.reduce((sum, _, line) => {
+    const gaps = rooms.gaps(line, from, to + area.cleaningDays);
+    return sum + gaps.reduce((widest, gap) => Math.max(widest, gap.end - gap.start), 0);
   }, 0);
 }
 

@@ -1,8 +1,9 @@
-import type { Day } from "../../units/day";
+import { groupBy } from "../../numeric/groupBy";
 import type { Stay } from "../timeline";
 import type { PlanGrowingArea } from "../types";
-import { siteStarts } from "./siteRuns";
-import type { KeptPlace, SiteRange } from "./types";
+import { Rooms } from "./rooms";
+import { lineRanges } from "./siteRuns";
+import type { KeptPlace, PlaceLine, SiteRange } from "./types";
 
 /** What is kept for a stay: its ranges, or null where they are not free or not enough on its days any more. */
 export interface KeptRanges {
@@ -18,41 +19,27 @@ export interface KeptRanges {
  */
 export function keptRanges(
   area: PlanGrowingArea,
+  lines: readonly PlaceLine[],
   stays: readonly Stay[],
   kept: readonly KeptPlace[],
 ): Map<string, KeptRanges> {
   const found = new Map<string, KeptRanges>();
   if (kept.length === 0 || !area.lines) return found;
   const lineAt = new Map(area.lines.map(({ standId, line }, index) => [`${standId}/${line}`, index]));
-  const byStay = new Map<string, KeptPlace[]>();
-  for (const place of kept) {
-    const key = `${place.batchId}/${place.stage}`;
-    const own = byStay.get(key);
-    if (own) own.push(place);
-    else byStay.set(key, [place]);
-  }
-  const held: { readonly run: { start: number; end: number }; readonly from: Day; readonly until: Day }[] = [];
-  const starts = siteStarts(area.sitesPerLine);
-  const rank = ({ begun, from }: Stay) => (begun ? from - 1e6 : from);
-  for (const stay of [...stays].sort((a, b) => rank(a) - rank(b))) {
+  const byStay = groupBy(kept, ({ batchId, stage }) => `${batchId}/${stage}`);
+  const rooms = new Rooms(lines, () => null);
+  const inOrder = [...stays].sort((a, b) => Number(b.begun) - Number(a.begun) || a.from - b.from);
+  inOrder.forEach((stay, index) => {
     const key = `${stay.batchId}/${stay.stage}`;
     const places = byStay.get(key);
-    if (!places) continue;
-    const ranges = rangesFor(area, lineAt, places, stay.plants);
+    if (!places) return;
     const until = stay.to + area.cleaningDays;
-    const runs = (ranges ?? []).map(({ line, first, count }) => {
-      const start = starts[Number(line)]! + first - 1;
-      return { start, end: start + count };
-    });
-    const isFree = held.every(
-      (other) =>
-        other.from >= until ||
-        other.until <= stay.from ||
-        runs.every(({ start, end }) => other.run.start >= end || other.run.end <= start),
-    );
+    const ranges = rangesFor(area, lineAt, places, stay.plants);
+    const held = lineRanges(ranges ?? []);
+    const isFree = held.every((range) => rooms.isFree(range, stay.from, until));
     found.set(key, { how: places[0]!.how, ranges: ranges && isFree ? ranges : null });
-    if (ranges && isFree) held.push(...runs.map((run) => ({ run, from: stay.from, until })));
-  }
+    if (isFree) rooms.hold({ index, from: stay.from, until }, held);
+  });
   return found;
 }
 

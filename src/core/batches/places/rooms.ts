@@ -1,5 +1,5 @@
 import type { Day } from "../../units/day";
-import type { PlaceLine, PlaceStay, PlacingProblem, SiteRange } from "./types";
+import type { PlaceLine, PlacingProblem, SiteRange } from "./types";
 
 /** Sites of a line from one to the next to the last, counted from 0. */
 export interface Gap {
@@ -42,7 +42,7 @@ export class Rooms {
     this.#held = lines.map(() => []);
   }
 
-  hold({ index, from, until }: IndexedStay, ranges: readonly LineRange[]): void {
+  hold({ index, from, until }: Pick<IndexedStay, "index" | "from" | "until">, ranges: readonly LineRange[]): void {
     for (const { line, start, end } of ranges) this.#held[line]!.push({ start, end, from, until, stay: index });
   }
 
@@ -134,8 +134,6 @@ function leastLines(sites: readonly number[], plants: number): number {
   return plants === 0 ? 1 : 0;
 }
 
-/** A stay that no line is large enough for takes several; the pins of two that hold the same sites collide. */
+/** Ranges by the names of their lines. */
 export const rangesOf = (lines: readonly PlaceLine[], ranges: readonly LineRange[]): SiteRange[] =>
   ranges.map(({ line, start, end }) => ({ line: lines[line]!.id, first: start + 1, count: end - start }));
-
-export type { PlaceStay };

@@ -39,6 +39,11 @@ export function runsOfRanges({ sitesPerLine }: PlanGrowingArea, ranges: readonly
   return runs;
 }
 
+/** Ranges on lines that are named by their place, counted from 0. */
+export function lineRanges(ranges: readonly SiteRange[]): { readonly line: number; start: number; end: number }[] {
+  return ranges.map(({ line, first, count }) => ({ line: Number(line), start: first - 1, end: first - 1 + count }));
+}
+
 /** Runs along the lines as ranges on each of them; what is past the last line is left out. */
 export function rangesOfRuns(sitesPerLine: readonly number[], runs: readonly SiteRun[]): SiteRange[] {
   const starts = siteStarts(sitesPerLine);

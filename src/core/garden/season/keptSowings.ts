@@ -8,10 +8,8 @@ import type { Day } from "../../units/day";
 import type { SeasonSettings } from "../garden";
 import type { OptionsOf } from "./sowingOptions";
 
-/** What a plant of a stage takes of the water and the stocks on the days of a stay. */
-type Drinks = OptionsOf["litresOn"] extends (stage: number, ...rest: infer Rest) => infer Drunk
-  ? (variety: PlanVariety, stage: number, ...rest: Rest) => Drunk
-  : never;
+/** What a plant of a stage takes of the water and the stocks a day, on the mean of the days of a stay. */
+type Drinks = (variety: PlanVariety, ...stay: Parameters<OptionsOf["litresOn"]>) => ReturnType<OptionsOf["litresOn"]>;
 
 /** Litres a day that a plant of a stage takes from its loops over some days, on the mean; with what drains and what was learned. */
 export function drinking(input: PlanInput, gPerL: readonly ReadonlyMap<number, number>[]): Drinks {

@@ -1,38 +1,27 @@
-import type { SeasonProblem } from "../../batches/season/problem";
+import type { SeasonArea, SeasonProblem, Sowing } from "../../batches/season/problem";
 import type { PlanInput } from "../../batches/types";
 import { civilDate, daysInMonth, type Day } from "../../units/day";
 import { meanRainInflowL } from "../../water/rainInflow";
 import type { Garden, SeasonSettings } from "../garden";
 import { sourceLimitLpd } from "../supply";
-/** Sites that may be used of a growing area, less than it has, by day from the first. */
-export type LessRoom = ReadonlyMap<number, Readonly<Float64Array>>;
 
-/** Sites by day: what there is, less what was found not to be usable; never less than what stands there takes. */
-export function withRoom(problem: SeasonProblem, input: PlanInput, less: LessRoom): SeasonProblem {
-  const { days } = problem;
-  return {
-    ...problem,
-    areas: input.growingAreas.map(({ id, sites }, index) => {
-      const used = new Float64Array(days + 1);
-      for (const { fixed, stays } of problem.sowings)
-        for (const stay of fixed === null ? [] : stays) {
-          if (stay.area !== index) continue;
-          used[Math.min(days, Math.max(0, stay.from))]! += stay.plants;
-          used[Math.min(days, Math.max(0, stay.to))]! -= stay.plants;
-        }
-      const room = less.get(id);
-      let there = 0;
-      return {
-        id: input.growingAreas[index]!.name,
-        sites: Array.from({ length: days }, (_, day) => {
-          there += used[day]!;
-          return Math.max(there, Math.min(sites, room?.[day] ?? sites));
-        }),
-      };
-    }),
-  };
+/** Sites by day: what there is, and never less than what stands there takes. */
+export function withRoom({ growingAreas }: PlanInput, sowings: readonly Sowing[], days: number): SeasonArea[] {
+  const within = (day: number) => Math.min(days, Math.max(0, day));
+  return growingAreas.map(({ name, sites }, area) => {
+    const used = new Float64Array(days + 1);
+    for (const { fixed, stays } of sowings)
+      for (const stay of fixed === null ? [] : stays) {
+        if (stay.area !== area) continue;
+        used[within(stay.from)]! += stay.plants;
+        used[within(stay.to)]! -= stay.plants;
+      }
+    let there = 0;
+    return { id: name, sites: Array.from({ length: days }, (_, day) => Math.max((there += used[day]!), sites)) };
+  });
 }
 
+/** Minutes of each week; a day on which nobody works is a seventh less. */
 export function labourOf(
   { hoursPerWeek }: SeasonSettings,
   off: ReadonlySet<Day>,

@@ -1,7 +1,7 @@
 "use server";
-import { between, isEmpty, without, type Changes, type TableChanges } from "@/core/garden/changes";
+import { between, without, type Changes, type TableChanges } from "@/core/garden/changes";
 import { tablesWithLayout } from "@/core/garden/layoutTables";
-import { rowsOf, withNeeded } from "@/core/garden/part";
+import { rowsOf } from "@/core/garden/part";
 import { layoutTextInSvg } from "@/core/place/layout/svg";
 import type { LayoutDocument } from "@/core/place/layout/document";
 import { maybeOne, NotFoundError, run, type Db } from "../../db/pool";
@@ -11,10 +11,11 @@ import { importLayoutSchema } from "../../place/layoutSchema";
 import { RefusedError } from "../../session/refusal";
 import { command } from "../../session/command";
 import type { Session } from "../../session/session";
-import { changeGarden, settledIds } from "../change";
+import { settledIds } from "../change";
 import { keptTables } from "../tables";
 import { addSchema, adoptSchema, copySchema, removeWhatIfSchema, renameSchema, settleSchema } from "./schema";
-import { storeRows, wantedWhatIf, whatIfChanges, whatIfOnGarden } from "./store";
+import { adoptRows } from "./adopt";
+import { storeRows, wantedWhatIf, whatIfChanges } from "./store";
 
 const ANYWHERE = { inWhatIf: true } as const;
 
@@ -97,18 +98,8 @@ export const settleWhatIf = command(
 export const adoptWhatIf = command(
   "plan",
   adoptSchema,
-  async (db, { id, rows }, who) => {
-    await wantedWhatIf(db, who.gardenId, id, true);
-    const { stored, changes, conflicts } = await whatIfOnGarden(db, who.gardenId, id);
-    const chosen = rows?.map(({ entity, rowId }) => ({ entity, id: rowId })) ?? rowsOf(stored);
-    const part = withNeeded(stored, chosen);
-    const inPart = new Set(rowsOf(part).map(({ entity, id: row }) => `${entity} ${row}`));
-    if (conflicts.some((one) => inPart.has(`${one.entity} ${one.id}`)))
-      throw new RefusedError({ room: "any", kind: "conflict-open" }, undefined, 409);
-    const left = withNeeded(changes, chosen);
-    if (isEmpty(left)) throw new RefusedError({ room: "any", kind: "nothing-to-adopt" }, undefined, 409);
-    await changeGarden(db, who, left);
-  },
+  (db, { id, rows }, who) =>
+    adoptRows(db, who, id, (stored) => rows?.map(({ entity, rowId }) => ({ entity, id: rowId })) ?? rowsOf(stored)),
   ANYWHERE,
 );
 
