@@ -1,7 +1,6 @@
 import pg from "pg";
-import { civilDate, dayFromIso, isoFromDay, nextWeekday, type Day } from "../src/core/units/day";
+import { isoFromDay } from "../src/core/units/day";
 import { type Db, many, maybeOne, run, transaction } from "../src/server/db/pool";
-import { CROP_LIBRARY } from "../src/core/growth/library/crops";
 import { saveRow } from "../src/server/db/save";
 import { firstAmounts } from "../src/core/garden/recipeAmounts";
 import { tablesOf } from "../src/server/garden/tables";
@@ -10,18 +9,16 @@ import { createAccount } from "../src/server/people/accounts";
 import { createGarden } from "../src/server/people/newGarden";
 import { actAs } from "../src/server/session/onBehalf";
 import { today } from "../src/server/session/clock";
-import growth from "./growth.json" with { type: "json" };
 import place from "./place.json" with { type: "json" };
 import water from "./water.json" with { type: "json" };
+import { loadCrops } from "./crops";
 import { writeHistory } from "./history";
+import { idsOf, type Save } from "./idsOf";
+import { loadOrders, loadSeason } from "./orders";
 import { DEMO_PASSWORD, demoSignInName } from "./people";
 import { addCutList } from "./bench";
 import { planDemo } from "./season";
 import { addWhatIfs } from "./whatIfs";
-
-/** Orders begin this long ago and run as far as the plan looks ahead. */
-const ORDERS_FROM = -84;
-const ORDERS_TO = 426;
 
 export interface Ids {
   readonly garden: number;
@@ -158,98 +155,9 @@ async function loadPlaces(db: Db): Promise<Ids> {
       spec: entry.spec,
     }),
   );
-  const addUnit = async (name: string) => {
-    const unitId = await save("harvest_unit", { name, divisible: false });
-    units.set(name, unitId);
-    return unitId;
-  };
-  const variety = await idsOf(growth.varieties, async ({ stages, ...entry }) => {
-    const varietyId = await save("variety", {
-      name: entry.name,
-      crop: entry.crop,
-      kind: entry.kind,
-      unit_id: units.get(entry.unit) ?? (await addUnit(entry.unit)),
-      food_safety_sensitive: "foodSafetySensitive" in entry && entry.foodSafetySensitive,
-      price_per_unit: entry.pricePerUnit,
-      germination: entry.germination,
-      seeds_per_cell: entry.seedsPerCell,
-      seeds_per_g: entry.seedsPerG,
-      pattern: entry.pattern,
-      up_within_days: "upWithinDays" in entry ? entry.upWithinDays : null,
-      ...profileOf(entry.library),
-      ...("ecLow" in entry && {
-        ...{ ec_low: entry.ecLow, ec_high: entry.ecHigh, ph_low: entry.phLow, ph_high: entry.phHigh },
-      }),
-    });
-    for (const [position, stage] of stages.entries())
-      await run(
-        db,
-        `insert into variety_stage (garden_id, variety_id, position, name, growing_area_id, days_by_month, survival, need_lpd, kc, area_per_plant_m2) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-        [
-          id,
-          varietyId,
-          position,
-          stage.name,
-          growingArea.get(stage.growingArea),
-          stage.daysByMonth,
-          stage.survival,
-          stage.needLpd,
-          "kc" in stage ? stage.kc : null,
-          "areaPerPlantM2" in stage ? stage.areaPerPlantM2 : null,
-        ],
-      );
-    return varietyId;
-  });
-  for (const {
-    variety: of,
-    lotName,
-    onHandG,
-    receivedDaysAgo,
-    germination: tested,
-    bestBeforeDaysAgo,
-  } of growth.seedLots) {
-    const day = today(place.garden.timeZone);
-    await save("seed_lot", {
-      variety_id: variety.get(of),
-      name: lotName,
-      received_on: isoFromDay(day - receivedDaysAgo),
-      on_hand_g: onHandG,
-      germination: tested,
-      best_before: bestBeforeDaysAgo === null ? null : isoFromDay(day - bestBeforeDaysAgo),
-    });
-  }
-  const counted = new Map<string, number>();
-  for (const { variety: of, kind, stageNumber, due, note: text } of growth.steps) {
-    const position = counted.get(of) ?? 0;
-    counted.set(of, position + 1);
-    await save("variety_step", {
-      ...{ variety_id: variety.get(of), position, kind, stage_number: stageNumber, due, note: text },
-    });
-  }
+  const variety = await loadCrops(db, id, { save, units, growingArea });
   await takeAmounts(db, id);
   return { garden: id, person, growingArea, loop, variety };
-}
-
-/** What suits a variety, as the crop of the library says. */
-function profileOf(library: string): Record<string, unknown> {
-  const crop = CROP_LIBRARY.find(({ name }) => name === library)!;
-  return {
-    family: crop.family,
-    depth_m: crop.depthM,
-    germinates_in: crop.germinatesIn,
-    soak_h: crop.soakH,
-    suits: crop.suits,
-    suits_not: crop.suitsNot,
-    solution_low_c: crop.solutionC[0],
-    solution_high_c: crop.solutionC[1],
-    air_base_c: crop.airC[0],
-    air_optimum_c: crop.airC[1],
-    air_ceiling_c: crop.airC[2],
-    light_mol_per_m2_day: crop.lightMolPerM2Day,
-    half_light_mol: crop.lightMolPerM2Day / 2,
-    tray: crop.tray,
-    not_modelled: crop.notModelled,
-  };
 }
 
 /** What its recipes were solved to, and accepted. */
@@ -258,8 +166,6 @@ async function takeAmounts(db: Db, gardenId: number): Promise<void> {
   for (const [id, { gPer1000L }] of Object.entries(parts?.updated ?? {}))
     await run(db, "update recipe_salt set g_per_1000l = $2 where id = $1", [id, gPer1000L![1]]);
 }
-
-type Save = (table: string, row: Record<string, unknown>) => Promise<number>;
 
 async function loadWater(
   db: Db,
@@ -353,56 +259,4 @@ async function loadWater(
       );
     return loopId;
   });
-}
-
-/** What the season is solved by, and a Saturday without a market. */
-async function loadSeason(db: Db, gardenId: number, day: Day) {
-  await saveRow(db, "season", gardenId, null, { horizon_days: 182, least_batch: 1 });
-  const saturday = nextWeekday(day + 45, 6);
-  await saveRow(db, "closed_day", gardenId, null, {
-    ...{ day: isoFromDay(saturday), kind: "no-market", note: "the quay is closed" },
-  });
-}
-
-async function loadOrders(db: Db, ids: Ids, day: Day) {
-  const customer = await idsOf(
-    growth.customers.map((name) => ({ name })),
-    (entry) => saveRow(db, "customer", ids.garden, null, entry),
-  );
-  for (const order of growth.orders)
-    for (const [from, to] of orderSpans(day, "months" in order ? order.months : undefined))
-      await saveRow(db, "order_line", ids.garden, null, {
-        customer_id: customer.get(order.customer),
-        variety_id: ids.variety.get(order.variety),
-        weekday: order.weekday,
-        quantity: order.quantity,
-        from_day: isoFromDay(from),
-        to_day: isoFromDay(to),
-      });
-}
-
-/** The whole span, or the part of each year from the first to the last month named. */
-function orderSpans(day: Day, months?: readonly number[]): [Day, Day][] {
-  const [from, to] = [day + ORDERS_FROM, day + ORDERS_TO];
-  if (!months) return [[from, to]];
-  const [first, last] = months as [number, number];
-  const years = [-1, 0, 1].map((offset) => civilDate(day).year + offset);
-  return years
-    .map((year): [Day, Day] => [
-      Math.max(from, dayFromIso(`${year}-${String(first).padStart(2, "0")}-01`)),
-      Math.min(
-        to,
-        dayFromIso(last === 12 ? `${year + 1}-01-01` : `${year}-${String(last + 1).padStart(2, "0")}-01`) - 1,
-      ),
-    ])
-    .filter(([a, b]) => a <= b);
-}
-
-async function idsOf<T extends { readonly name: string }>(
-  entries: readonly T[],
-  save: (entry: T, position: number) => Promise<number>,
-): Promise<Map<string, number>> {
-  const ids = new Map<string, number>();
-  for (const [index, entry] of entries.entries()) ids.set(entry.name, await save(entry, index + 1));
-  return ids;
 }

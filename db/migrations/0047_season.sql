@@ -4,7 +4,7 @@ create table season (
   garden_id              integer not null references garden on delete cascade,
   confidence             double precision not null default 0.9 check (confidence between 0.5 and 0.99),
   horizon_days           double precision not null default 182 check (horizon_days between 28 and 548 and horizon_days = trunc(horizon_days)),
-  least_batch            double precision not null default 1 check (least_batch between 1 and 10000 and least_batch = trunc(least_batch)),
+  least_batch            double precision not null default 6 check (least_batch between 1 and 10000 and least_batch = trunc(least_batch)),
   waste_share            double precision not null default 0.1 check (waste_share between 0 and 2),
   hours_per_week         double precision check (hours_per_week between 0 and 1000),
   wage_per_hour          double precision not null default 0 check (wage_per_hour between 0 and 1000),

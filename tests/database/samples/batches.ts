@@ -77,17 +77,7 @@ export const BATCHES_SAMPLES: Samples = {
       },
     },
     keepPlaces: { least: "grower", input: async (rows) => ({ stages: [{ batchId: await planned(rows), stage: 1 }] }) },
-    letPlacesGo: {
-      least: "grower",
-      input: async (rows) => ({
-        stages: [
-          {
-            batchId: await idOf(rows, "select batch_id as id from batch_place where garden_id = 1 order by id limit 1"),
-            stage: 1,
-          },
-        ],
-      }),
-    },
+    letPlacesGo: { least: "grower", input: async (rows) => ({ stages: [{ batchId: await planned(rows), stage: 1 }] }) },
     pinBatches: { least: "grower", input: async (rows) => ({ ids: [await planned(rows)], pinned: true }) },
     splitBatch: { least: "grower", input: async (rows) => ({ id: await planned(rows), plants: 3 }) },
     joinBatches: {

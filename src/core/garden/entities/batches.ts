@@ -109,7 +109,7 @@ export const SEASON = entity({
   fields: [
     numberField("confidence", "How sure each batch is to give its plants", "share", 0.5, 0.99, { initial: 0.9 }),
     numberField("horizonDays", "Planned ahead, days", "count", 28, 548, { whole: true, initial: 182 }),
-    numberField("leastBatch", "Least batch, plants", "count", 1, 10_000, { whole: true, initial: 1 }),
+    numberField("leastBatch", "Least batch, plants", "count", 1, 10_000, { whole: true, initial: 6 }),
     numberField("wasteShare", "A unit that nobody takes costs, of its price", "share", 0, 2, { initial: 0.1 }),
     numberField("hoursPerWeek", "Hours there are in a week", "ratio", 0, 1000, {
       ...{ nullable: true, initial: null },
