@@ -25,7 +25,13 @@ test("harvests and timers as one would say them", () => {
 });
 
 test("a line says what grows on it, how old it is and what is free", () => {
-  const run = { batchId: 1, variety: "Mizuna", tone: 0, sownOn: 21_000, daysOfStage: 20 };
+  const run = {
+    batchId: 1,
+    variety: "Mizuna",
+    mark: { tone: 0, hatch: "plain" as const, initials: "Mi" },
+    sownOn: 21_000,
+    daysOfStage: 20,
+  };
   const view = {
     counts: { sitesPerLine: 10 },
     growing: [

@@ -78,15 +78,28 @@ function fixedBeside(worked: Standing, { id, cleaningDays }: PlanGrowingArea, st
   );
 }
 
-function runsFrom({ sitesPerLine, lines }: PlanGrowingArea, lineAt: number, spot: Spot, plants: number): SiteRun[] {
+/**
+ * The sites that so many plants take from a spot on: of its line, and of as many following ones of the same stand as it takes.
+ * @returns runs along the lines; fewer sites than plants where the stand ends
+ */
+export function runsFrom(
+  {
+    sitesPerLine,
+    lines,
+  }: Pick<PlanGrowingArea, "sitesPerLine"> & {
+    readonly lines?: readonly { readonly standId: number }[];
+  },
+  lineAt: number,
+  { standId, firstSite }: Pick<Spot, "standId" | "firstSite">,
+  plants: number,
+): SiteRun[] {
   const starts = siteStarts(sitesPerLine);
   const runs: SiteRun[] = [];
   let left = plants;
-  for (let line = lineAt; left > 0 && lines?.[line]?.standId === spot.standId; line++) {
+  for (let line = lineAt; left > 0 && lines?.[line]?.standId === standId; line++) {
     const sites = sitesPerLine[line]!;
     // On its first line a batch that would reach over the end is drawn back as far as it fits.
-    const asked =
-      line === lineAt && plants <= sites ? Math.min(spot.firstSite - 1, sites - plants) : spot.firstSite - 1;
+    const asked = line === lineAt && plants <= sites ? Math.min(firstSite - 1, sites - plants) : firstSite - 1;
     const first = line === lineAt ? Math.min(asked, sites) : 0;
     const count = Math.min(left, sites - first);
     if (count > 0) runs.push({ start: starts[line]! + first, end: starts[line]! + first + count });

@@ -1,5 +1,6 @@
 import type { Garden } from "./garden";
 import type { Worked } from "./worked";
+import { cropMarks, type CropMark } from "./cropMarks";
 import type { Densities } from "../place/density";
 import { houseClashes, narrowWays, type HouseClash, type NarrowWay } from "../place/houseChecks";
 import type { StandWater } from "../place/kinds/model";
@@ -16,8 +17,7 @@ export interface GrowingRun {
   readonly end: number;
   readonly batchId: number;
   readonly variety: string;
-  /** Place of the variety in the garden's list; sets its tone. */
-  readonly tone: number;
+  readonly mark: CropMark;
   readonly sownOn: number;
   readonly dayOfStage: number;
   readonly daysOfStage: number;
@@ -124,12 +124,13 @@ function growingOn(stand: Stand, { placed, growingAreaStands, plan, garden: rows
   const today = (placed.get(stand.growingAreaId) ?? []).filter(
     ({ stay }) => stay.from <= plan.today && plan.today < stay.to,
   );
+  const marks = cropMarks(rows.varieties);
   return today.flatMap(({ stay, runs }) => {
     const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
     const common = {
       batchId: stay.batchId,
       variety: batch.variety.name,
-      tone: rows.varieties.findIndex((variety) => variety.id === batch.variety.id),
+      mark: marks.get(batch.variety.id)!,
       sownOn: batch.stays[0]!.from,
       dayOfStage: plan.today - stay.from,
       daysOfStage: Math.max(1, stay.plannedEnd - stay.from),

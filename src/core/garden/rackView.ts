@@ -8,12 +8,13 @@ import type { TimerProgram } from "../water/timer";
 import type { Garden, Stand, Variety } from "./garden";
 import { outsideYear } from "./climate";
 import type { Worked } from "./worked";
+import { cropMarks, type CropMark } from "./cropMarks";
 
 /** What stands in a tray on a day. */
 export interface TrayRun {
   readonly batchId: number;
   readonly variety: string;
-  readonly tone: number;
+  readonly mark: CropMark;
   /** Of the tray's cells; 1 of a tray sown broadcast. */
   readonly cells: number;
   /** Day of its stage, 1 on the first, of how many. */
@@ -131,11 +132,11 @@ type Stay = Worked["plan"]["batches"][number]["stays"][number];
 
 function runOf({ plan, garden }: Worked, stay: Stay, day: Day, cells: number): TrayRun {
   const { variety } = plan.batches.find(({ batch }) => batch.id === stay.batchId)!;
-  const index = garden.varieties.findIndex(({ id }) => id === variety.id);
-  const kept = garden.varieties[index]!;
+  const kept = garden.varieties.find(({ id }) => id === variety.id)!;
+  const mark = cropMarks(garden.varieties).get(variety.id)!;
   const dayOf = day - stay.from + 1;
   return {
-    ...{ batchId: stay.batchId, variety: variety.name, tone: index, cells, dayOf },
+    ...{ batchId: stay.batchId, variety: variety.name, mark, cells, dayOf },
     ofDays: Math.max(1, stay.plannedEnd - stay.from),
     isDark: stay.stage === 0 && dayOf <= darkDays(kept),
   };

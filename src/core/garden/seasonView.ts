@@ -1,5 +1,11 @@
+import { cropMarks, type CropMark } from "./cropMarks";
+import { seasonAreas, type GrowingAreaView } from "./seasonAreas";
 import type { Worked } from "./worked";
-import type { SiteRun } from "../batches/places/siteRuns";
+import type { PlacedStay } from "../batches/places/areaPlaces";
+import { linesTouched, type SiteRun } from "../batches/places/siteRuns";
+import { isSownInTrays } from "../growth/cropKind";
+import { stepDay } from "../growth/stepDay";
+import { lineWords } from "../place/lineWords";
 import type { Day } from "../units/day";
 import type { DeliveryState } from "../batches/deliveryStates";
 
@@ -13,6 +19,12 @@ export interface BlockView {
   readonly plants: number;
   readonly runs: readonly SiteRun[];
   readonly over: number;
+  /** Its lines in words: "channels 7–9"; empty where it has no place. */
+  readonly where: string;
+  /** How its place came about, where it is kept. */
+  readonly kept: PlacedStay["kept"];
+  /** A place is kept for it, but it was put elsewhere: that one is not free. */
+  readonly isDisplaced: boolean;
 }
 
 export interface BatchView {
@@ -20,9 +32,11 @@ export interface BatchView {
   readonly varietyId: number;
   readonly variety: string;
   readonly unit: string;
-  readonly tone: number;
+  readonly mark: CropMark;
   readonly sowDay: Day;
+  /** Cells, or trays of what is sown in trays. */
   readonly cells: number;
+  readonly isTrays: boolean;
   readonly targetPlants: number;
   readonly readyDay: Day;
   readonly begun: boolean;
@@ -37,16 +51,13 @@ export interface BatchView {
     readonly from: Day;
     readonly to: Day;
     readonly plants: number;
+    /** Plants stand there, or stood. */
+    readonly begun: boolean;
   }[];
-}
-
-export interface GrowingAreaView {
-  readonly id: number;
-  readonly name: string;
-  readonly sites: number;
-  readonly lines: number;
-  readonly daysOver: number;
-  readonly firstOver: { readonly day: Day; readonly sites: number } | null;
+  /** Days on which its cells are thinned. */
+  readonly thinned: readonly Day[];
+  /** What orders take of it, day by day. */
+  readonly serves: readonly { readonly day: Day; readonly customer: string; readonly units: number }[];
 }
 
 /** An order line that is not met, and why. */
@@ -78,50 +89,31 @@ export interface SeasonView {
 
 /** The part of a season that falls into a window of days. */
 export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
-  const { plan, garden: rows, placed, input } = season;
+  const { plan, garden: rows, placed } = season;
+  const whereOf = lineNames(season);
   const blocks = [...placed.values()].flatMap((stays) =>
     stays
       .filter(({ stay }) => stay.to > from && stay.from < to)
-      .map(({ stay, runs, over }): BlockView => ({
+      .map(({ stay, runs, over, kept, isDisplaced }): BlockView => ({
         batchId: stay.batchId,
         stage: stay.stage,
         growingAreaId: stay.growingAreaId,
         from: stay.from,
         to: stay.to,
         plants: stay.plants,
-        runs,
-        over,
+        ...{ runs, over, kept, isDisplaced },
+        where: over > 0 ? "" : whereOf(stay.growingAreaId, runs),
       })),
   );
+  const marks = cropMarks(rows.varieties);
+  const serves = servedBy(season);
   const kept = new Map(rows.batches.map((row) => [row.id, row]));
   const shown = new Set(blocks.map((block) => block.batchId));
   return {
     from,
     to,
     today: plan.today,
-    growingAreas: input.growingAreas.map((growingArea) => {
-      const occupied = plan.growingAreas.find((candidate) => candidate.growingAreaId === growingArea.id)!;
-      const days = Array.from(
-        { length: Math.max(0, Math.min(to, plan.to) - Math.max(from, plan.from)) },
-        (_, i) => Math.max(from, plan.from) - plan.from + i,
-      );
-      const over = days.filter((day) => occupied.plants[day]! + occupied.blocked[day]! > growingArea.sites);
-      const first = over[0];
-      return {
-        id: growingArea.id,
-        name: growingArea.name,
-        sites: growingArea.sites,
-        lines: growingArea.sitesPerLine.length,
-        daysOver: over.length,
-        firstOver:
-          first === undefined
-            ? null
-            : {
-                day: plan.from + first,
-                sites: occupied.plants[first]! + occupied.blocked[first]! - growingArea.sites,
-              },
-      };
-    }),
+    growingAreas: seasonAreas(season, from, to),
     blocks,
     batches: plan.batches
       .filter(({ batch }) => shown.has(batch.id))
@@ -130,9 +122,10 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
         varietyId: worked.variety.id,
         variety: worked.variety.name,
         unit: worked.variety.unit.name,
-        tone: rows.varieties.findIndex((variety) => variety.id === worked.variety.id),
+        mark: marks.get(worked.variety.id)!,
         sowDay: worked.batch.sowDay,
         cells: worked.batch.cells,
+        isTrays: isSownInTrays(worked.variety.kind),
         targetPlants: worked.batch.targetPlants,
         readyDay: worked.readyDay,
         begun: worked.stays[0]!.begun,
@@ -147,10 +140,38 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
           from: stay.from,
           to: stay.to,
           plants: stay.plants,
+          begun: stay.begun,
         })),
+        thinned: thinDays(worked),
+        serves: serves.get(worked.batch.id) ?? [],
       })),
     market: marketDays(season, from, to),
   };
+}
+
+/** Lines of runs of sites in words. */
+function lineNames({ input, growingAreaStands }: Worked): (areaId: number, runs: readonly SiteRun[]) => string {
+  const areas = new Map(input.growingAreas.map((area) => [area.id, area]));
+  return (id, runs) => lineWords(growingAreaStands.get(id) ?? [], linesTouched(areas.get(id)!.sitesPerLine, runs));
+}
+
+function thinDays({ stays, variety }: Worked["plan"]["batches"][number]): Day[] {
+  return (variety.steps ?? []).flatMap(({ kind, stageNumber, due }) => {
+    const stay = stays[stageNumber - 1];
+    return kind === "thin" && stay ? [stepDay(due, stay.from, variety.stages[stay.stage]!)] : [];
+  });
+}
+
+/** What each batch gives to orders. */
+function servedBy({ deliveries }: Worked): Map<number, BatchView["serves"]> {
+  const byBatch = new Map<number, { day: Day; customer: string; units: number }[]>();
+  for (const { day, customerName, parts } of deliveries)
+    for (const { batchId, units } of parts) {
+      const own = byBatch.get(batchId) ?? [];
+      byBatch.set(batchId, own);
+      own.push({ day, customer: customerName, units });
+    }
+  return byBatch;
 }
 
 function marketDays({ garden: rows, deliveries }: Worked, from: Day, to: Day): MarketView[] {

@@ -4,6 +4,7 @@ import { keptInCell } from "../growth/cellsToSow";
 import { isSownInTrays } from "../growth/cropKind";
 import { seedOfBatchG } from "../growth/seedNeed";
 import { dayOfShare } from "../growth/stageDays";
+import { stepDay } from "../growth/stepDay";
 import type { Day } from "../units/day";
 import { BARE, type RoundGrowingArea, type RoundInput, type RoundItem } from "./types";
 import { growingAreaStop, whereOf, type IndexedInput } from "./where";
@@ -113,10 +114,7 @@ function stepItems(growingArea: RoundGrowingArea, placed: PlacedStay, input: Ind
   return steps
     .filter(({ stageNumber }) => stageNumber === stay.stage + 1)
     .flatMap(({ id, kind, due: when, note }): RoundItem[] => {
-      const due =
-        when.kind === "days"
-          ? stay.from + Math.round(when.days)
-          : dayOfShare(stay.from, variety.stages[stay.stage]!, when.share);
+      const due = stepDay(when, stay.from, variety.stages[stay.stage]!);
       // A step of long ago was done without being ticked.
       if (due > input.today || input.today - due > STEP_ROLL_OVER_DAYS) return [];
       if (isBefore(batch, stay.stage, due, input)) return [];

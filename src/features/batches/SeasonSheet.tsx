@@ -1,11 +1,12 @@
 "use client";
 import { PageLink } from "@/ui/PageLink";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
+import { counted } from "@/core/units/format";
 import type { SeasonView } from "@/core/garden/seasonView";
 import { Button, buttonClass } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
-import { ThreadChart } from "./ThreadChart";
+import { SeasonChart } from "./chart/SeasonChart";
 import { unmetWords } from "./words";
 import { usePlanInput } from "./usePlanInput";
 import { useOpened } from "@/features/frame/drafts";
@@ -75,7 +76,8 @@ export function SeasonSheet({ view, point, noBasis, weeks, sowWeekdays, chosen }
           example="For instance 40 Batavia lettuces for Saturday 5 June: sown on 19 April in 49 cells, moved to 39 nursery sites, then to 40 channel sites. From orders such batches are planned all at once."
         />
       )}
-      <ThreadChart first={chosen} view={view} input={input} onChange={setChanging} />
+      <SeasonChart first={chosen} view={view} input={input} onChange={setChanging} />
+      <NoRoom view={view} />
       <MissedOrders market={view.market} today={view.today} growingAreas={view.growingAreas} />
       <Drawer open={adding === true} onClose={stopAdding} title="Add batches">
         {input && <AddBatches first={null} input={input} sowWeekdays={sowWeekdays} onDone={stopAdding} />}
@@ -85,6 +87,52 @@ export function SeasonSheet({ view, point, noBasis, weeks, sowWeekdays, chosen }
         {batch && <BatchForm batch={batch} onDone={() => setChanging(null)} />}
       </Drawer>
     </>
+  );
+}
+
+/** Where it is over capacity, when and by how much, and the batches that have no place there. */
+function NoRoom({ view: { growingAreas, blocks, batches, today } }: Pick<SeasonSheetProps, "view">) {
+  const over = growingAreas.flatMap((area) => {
+    const out = blocks.filter((block) => block.growingAreaId === area.id && block.over > 0 && block.to > today);
+    return area.daysOver > 0 || out.length > 0 ? [{ area, out }] : [];
+  });
+  if (over.length === 0) return null;
+  return (
+    <section aria-label="No room" className="mt-3">
+      <h2 className="text-xl">Where there is no room</h2>
+      <ul className="text-alarm">
+        {over.map(({ area: { id, name, daysOver, firstOver }, out }) => (
+          <li key={id}>
+            <b>{name}</b>
+            {firstOver && (
+              <>
+                : over on {counted(daysOver, "day")}, first on {dayInWords(firstOver.day)} by{" "}
+                {counted(firstOver.sites, "site")}
+              </>
+            )}
+            {out.length > 0 && (
+              <>
+                {firstOver ? "; " : ": sites enough, but not together; "}
+                no place for{" "}
+                {out.slice(0, SHOWN).map(({ batchId, plants }, at) => {
+                  const batch = batches.find((one) => one.id === batchId)!;
+                  return (
+                    <span key={batchId}>
+                      {at > 0 && ", "}
+                      <PageLink href={`/batches?batch=${batchId}`} scroll={false} className="underline">
+                        {batch.variety} of {dayInWords(batch.sowDay)}
+                      </PageLink>{" "}
+                      ({plants})
+                    </span>
+                  );
+                })}
+                {out.length > SHOWN && ` and ${out.length - SHOWN} more`}
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -8,7 +8,8 @@ import { Button } from "@/ui/Button";
 import { Drawer } from "@/ui/Drawer";
 import { Empty } from "@/ui/Empty";
 import { PageLink, useWhatIfParam, withinWhatIf } from "@/ui/PageLink";
-import { toneOf } from "@/ui/tones";
+import { cropMarks } from "@/core/garden/cropMarks";
+import { CropSwatch } from "@/features/frame/crops/CropSwatch";
 import { isSownInTrays } from "@/core/growth/cropKind";
 import { CLOCK_HOW } from "./clockWords";
 import { patternWords } from "./patternWords";
@@ -36,6 +37,7 @@ export interface CropSheetProps {
 /** Every variety with its stages through the year, and when it would be ready if it were sown today. */
 export function CropSheet({ varieties, kept, growing, growingAreas, units, today }: CropSheetProps) {
   const whatIf = useWhatIfParam();
+  const marks = cropMarks(varieties);
   const [editing, setEditing] = useOpened<number | "new" | "library" | "file">("growth");
   return (
     <>
@@ -56,7 +58,7 @@ export function CropSheet({ varieties, kept, growing, growingAreas, units, today
             >
               <div>
                 <h2 className="flex items-center gap-2 text-xl">
-                  <span aria-hidden className="size-4 shrink-0 rounded-full" style={{ background: toneOf(index) }} />
+                  <CropSwatch mark={marks.get(variety.id)!} />
                   <PageLink href={`/growth/crop?variety=${variety.id}`} className="underline-offset-4 hover:underline">
                     {variety.name}
                   </PageLink>

@@ -33,7 +33,15 @@ test("warnings of the coming week are told once, with the days that they are for
 });
 
 test("a tray tells what stands in it and how far it is; what is in the dark and what is free says so", () => {
-  const run = { batchId: 1, variety: "Basil", tone: 0, cells: 42, dayOf: 3, ofDays: 6, isDark: true };
+  const run = {
+    batchId: 1,
+    variety: "Basil",
+    mark: { tone: 0, hatch: "plain" as const, initials: "Ba" },
+    cells: 42,
+    dayOf: 3,
+    ofDays: 6,
+    isDark: true,
+  };
   const rack = {
     shelves: [
       [

@@ -1,8 +1,7 @@
 "use client";
 import { lineLabel, lineSitePoints, standLayout } from "@/core/place/standLayout";
 import type { StandView } from "@/core/garden/placeView";
-import { ChannelStrip } from "@/ui/ChannelStrip";
-import { toneOf } from "@/ui/tones";
+import { ChannelStrip } from "@/features/frame/plan/ChannelStrip";
 import { lineWordsToday, plantsOfLine } from "./lineToday";
 
 /** The line under the pointer or the keyboard focus, drawn large. */
@@ -16,7 +15,7 @@ export function LineStrip({ view, line }: { view: StandView; line: number }) {
     const run = plants[index];
     return {
       ...point,
-      plant: run && { tone: toneOf(run.tone), age: (run.dayOfStage + 1) / run.daysOfStage },
+      plant: run && { mark: run.mark, age: (run.dayOfStage + 1) / run.daysOfStage },
     };
   });
   return (

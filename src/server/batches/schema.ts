@@ -2,6 +2,7 @@ import Joi from "joi";
 import { BATCH, BATCH_PLACE, CLOSED_DAY, CUSTOMER, ORDER, SEASON } from "@/core/garden/entities/batches";
 import type { FieldsOf } from "@/core/garden/entities/field";
 import type { Spot, StageOf } from "@/core/garden/keepPlaces";
+import type { Remedy } from "@/core/garden/season/remedy";
 import { entitySchema, partsOf } from "../entities/joi";
 import { day, rowId, whole, type Opened } from "../session/validation";
 
@@ -83,6 +84,31 @@ export const closedDaySchema = entitySchema<ClosedDayInput>(CLOSED_DAY);
 export const removeClosedDaySchema = Joi.object<{ id: number }>({ id: rowId("Day off") });
 
 /** A planned season, and its batches that are taken; null: all of it. */
+const remedyName = Joi.string().trim().max(200).allow("").required().label("Name");
+const figure = (label: string, most: number) => Joi.number().greater(0).max(most).required().label(label);
+const kind = <Kind extends string>(name: Kind) => Joi.string().valid(name).required();
+const orderId = rowId("Order");
+
+/** What is tried with a planned season: one thing more, fewer or later. */
+const remedySchema = Joi.alternatives<Remedy>(
+  Joi.object({ kind: kind("fewer"), orderId, name: remedyName, quantity: figure("Quantity", 1_000_000) }),
+  Joi.object({ kind: kind("later"), orderId, name: remedyName, from: day("From") }),
+  Joi.object({
+    ...{ kind: kind("sites"), standId: rowId("Stand"), name: remedyName },
+    ...{ more: whole("More of them", 1, 1000), sites: whole("Sites", 1, 1_000_000) },
+  }),
+  Joi.object({
+    ...{ kind: kind("water"), sourceId: rowId("Source"), name: remedyName },
+    litresPerDay: figure("Litres a day", 1_000_000),
+  }),
+  Joi.object({ kind: kind("hours"), hours: figure("Hours a week", 1000) }),
+  Joi.object({ kind: kind("salt"), saltId: rowId("Salt"), name: remedyName, grams: figure("Grams", 10_000_000) }),
+);
+
+export const askSeasonSchema = Joi.object<{ remedy?: Remedy }>({
+  remedy: remedySchema.optional().label("What is tried"),
+});
+
 export const acceptSeasonSchema = Joi.object<{ setId: number; batchIds: readonly number[] | null }>({
   setId: rowId("Planned season"),
   batchIds: Joi.array().items(rowId("Batch").optional()).min(1).max(5000).required().allow(null).label("Batches"),

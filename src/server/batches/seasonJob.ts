@@ -2,6 +2,7 @@ import type { Changes } from "@/core/garden/changes";
 import { isEmpty } from "@/core/garden/changes";
 import { rowsOf } from "@/core/garden/part";
 import type { NoSeason, PlannedSeason } from "@/core/garden/season/planSeason";
+import type { Remedy } from "@/core/garden/season/remedy";
 import { freeName } from "@/core/garden/setup/setUp";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
 import { many, maybeOne, run, type Db } from "../db/pool";
@@ -14,7 +15,10 @@ import { RefusedError } from "../session/refusal";
 import type { SeasonAsked } from "../../jobs/season";
 
 /** What is kept of the last season that was planned, beside its changes. */
-export type SeasonAnswer = Omit<PlannedSeason, "changes" | "kind">;
+export type SeasonAnswer = Omit<PlannedSeason, "changes" | "kind"> & {
+  /** What was tried with it. */
+  readonly remedy?: Remedy;
+};
 
 export interface KeptSeason {
   readonly day: Day;
@@ -26,14 +30,20 @@ export interface KeptSeason {
 /** Plans a garden's season from a day on; its changes are put by as a what-if, and the plan in force stays as it is. */
 export const SEASON_JOB: JobKind = {
   file: "season.ts",
-  prepare: async (db, gardenId, { day }): Promise<SeasonAsked> => {
+  prepare: async (db, gardenId, { day, remedy }): Promise<SeasonAsked> => {
     const garden = await maybeOne<{ sowWeekdays: number[] }>(
       db,
       `select sow_weekdays as "sowWeekdays" from garden where id = $1`,
       [gardenId],
     );
     const [tables, site] = [await tablesOf(db, gardenId), await gardenSite(db, gardenId)];
-    return { tables, site, today: Number(day), sowWeekdays: garden!.sowWeekdays };
+    return {
+      tables,
+      site,
+      today: Number(day),
+      sowWeekdays: garden!.sowWeekdays,
+      remedy: (remedy ?? null) as unknown as Remedy | null,
+    };
   },
   keep: async (db, gardenId, { day }, found) => {
     const season = found as PlannedSeason | NoSeason;

@@ -15,7 +15,7 @@ const PARTS = {
   entry: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
   item: Joi.string().max(80),
   from: day("From"),
-  weeks: Joi.number().valid(9, 17, 34),
+  weeks: Joi.number().valid(1, 2, 4, 8, 9, 17, 34),
   view: Joi.string().valid("garden"),
   scale: Joi.number().valid(10, 20, 25, 50, 100, 200, 500),
   paper: Joi.string().valid("A4", "A3", "letter"),

@@ -7,7 +7,8 @@ export type Limit =
   | { readonly kind: "sites"; readonly area: number; readonly from: number; readonly to: number }
   | { readonly kind: "labour"; readonly week: number }
   | { readonly kind: "stock"; readonly stock: number }
-  | { readonly kind: "water"; readonly from: number; readonly to: number };
+  /** Of the days of the run so many are counted: what comes daily and cannot be stored counts on these. */
+  | { readonly kind: "water"; readonly from: number; readonly to: number; readonly days: number };
 
 export interface LimitRow {
   readonly limit: Limit;
@@ -104,6 +105,8 @@ function stockRows({ stocks = [], sowings, days }: SeasonProblem): LimitRow[] {
 export class WaterRows {
   readonly #taken: readonly Taken[];
   readonly #water: NonNullable<SeasonProblem["water"]> | null;
+  /** Litres a day that come besides, while more water is tried. */
+  moreL = 0;
 
   constructor(
     readonly problem: SeasonProblem,
@@ -119,7 +122,7 @@ export class WaterRows {
     if (!water) return [];
     const use = this.#use(columns);
     const { days } = this.problem;
-    const beyond = (day: number) => Math.max(0, use[day]! - (water.dailyL?.[day] ?? 0));
+    const beyond = (day: number) => Math.max(0, use[day]! - (water.dailyL?.[day] ?? 0) - this.moreL);
     const found: LimitRow[] = [];
     let [stored, since] = [water.startL, 0];
     for (let day = 0; day < days; day++) {
@@ -155,9 +158,9 @@ export class WaterRows {
     // Days up to and with each one of the run that are counted: those on which what comes daily is not enough.
     const counted = new Float64Array(to - from + 1);
     for (let day = from; day < to; day++) {
-      const isCounted = dailyL === undefined || beyond(day) > 0;
+      const isCounted = (dailyL === undefined && this.moreL === 0) || beyond(day) > 0;
       counted[day - from + 1] = counted[day - from]! + (isCounted ? 1 : 0);
-      most += inflowL[day]! + (isCounted ? (dailyL?.[day] ?? 0) : 0);
+      most += inflowL[day]! + (isCounted ? (dailyL?.[day] ?? 0) + this.moreL : 0);
     }
     const factors = new Map<number, number>();
     for (const one of this.#taken) {
@@ -166,7 +169,7 @@ export class WaterRows {
       if (days > 0) factors.set(one.column, (factors.get(one.column) ?? 0) + days * one.amount);
     }
     return {
-      limit: { kind: "water", from, to },
+      limit: { kind: "water", from, to, days: counted[to - from]! },
       row: { least: -Infinity, most, columns: [...factors.keys()], factors: [...factors.values()] },
     };
   }

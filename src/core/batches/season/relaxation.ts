@@ -6,6 +6,13 @@ import { RoundingCuts } from "./roundingCuts";
 
 export type Relaxed = Extract<WarmSolution, { readonly kind: "solved" }>;
 
+/** What a row limits from outside, or which order it is of; and what it allows. */
+export interface RowAbout {
+  readonly limit: Limit | null;
+  readonly order: number | null;
+  readonly most: number;
+}
+
 /** A cut that the bound is not made much better by is worth no more rounds. */
 const LEAST_GAIN = 2e-5;
 const MOST_ROUNDS = 60;
@@ -19,8 +26,8 @@ export class Relaxation {
   readonly #program: WarmProgram;
   readonly #water: WaterRows;
   readonly #cuts: RoundingCuts;
-  /** What the rows limit, by their place; null for those that limit nothing from outside. */
-  readonly limits: (Limit | null)[];
+  /** What the rows are about, by their place. */
+  readonly #rows: RowAbout[];
 
   constructor(
     readonly problem: SeasonProblem,
@@ -31,7 +38,11 @@ export class Relaxation {
     this.#cuts = new RoundingCuts(problem, this.columns);
     const gifts = giftRows(problem, this.columns);
     const limits = limitRows(problem, this.columns);
-    this.limits = [...gifts.map(() => null), ...limits.map(({ limit }) => limit)];
+    const lots = gifts.length - problem.orders.length;
+    this.#rows = [
+      ...gifts.map(({ most }, at) => ({ limit: null, order: at < lots ? null : at - lots, most })),
+      ...limits.map(({ limit, row: { most } }) => ({ limit, order: null, most })),
+    ];
     const { worth, least, most } = this.columns;
     this.#program = open({ worth, least, most, rows: [...gifts, ...limits.map(({ row }) => row)] });
   }
@@ -96,7 +107,32 @@ export class Relaxation {
 
   #add(rows: readonly SparseRow[], limits: readonly (Limit | null)[]): void {
     this.#program.addRows(rows);
-    this.limits.push(...limits);
+    const { moreL } = this.#water;
+    rows.forEach(({ most }, at) => {
+      const limit = limits[at]!;
+      // Found while more water is tried, it is kept as it is without.
+      this.#rows.push({ limit, order: null, most: limit?.kind === "water" ? most - moreL * limit.days : most });
+    });
+  }
+
+  /**
+   * Solves with more or less of some rows, and leaves them as they were.
+   * @param mostOf what a row allows then
+   * @param moreL litres that come each day besides
+   * @param isTight whether cuts are looked for; they hold for all that is tried
+   */
+  withMore(mostOf: (row: RowAbout) => number, moreL: number, isTight: boolean): Relaxed | null {
+    this.#water.moreL = moreL;
+    const withWater = (row: RowAbout) => mostOf(row) + (row.limit?.kind === "water" ? moreL * row.limit.days : 0);
+    this.#rows.forEach((row, at) => {
+      if (withWater(row) !== row.most) this.#program.setMost(at, withWater(row));
+    });
+    const found = isTight ? this.tighten() : this.solve();
+    this.#water.moreL = 0;
+    this.#rows.forEach((row, at) => {
+      if (withWater(row) !== row.most) this.#program.setMost(at, row.most);
+    });
+    return found;
   }
 
   /** Bounds of units of sowings. */

@@ -5,7 +5,9 @@ import { problemOf, type Instance } from "../../../../tests/reference/seasonInst
 import type { OpenProgram } from "../../numeric/warmProgram";
 import { checkPlan } from "./checkPlan";
 import type { SeasonPlan, SeasonProblem, Sowing } from "./problem";
+import { explainPlan } from "./explain";
 import { solveSeason, type SeasonResult } from "./solveSeason";
+import { worthOfMore } from "./worthOfMore";
 
 let open: OpenProgram;
 beforeAll(async () => {
@@ -156,4 +158,44 @@ test("what is in the ground alone may be too much", () => {
   const problem = problemOf(instance);
   const none = { ...problem, areas: problem.areas.map(({ id }) => ({ id, sites: 0 })) };
   expect(solveSeason(none, { open, gap: 0.01, look: () => undefined }).kind).toBe("no-room");
+});
+
+test("an order that goes short names limits that one more sowing really breaks (seed 8)", () => {
+  let limited = 0;
+  fc.assert(
+    fc.property(smallProblem, (problem) => {
+      const { plan } = solved(problem);
+      for (const { order, wanted, given, why } of explainPlan(problem, plan)) {
+        expect(given).toBeLessThan(wanted);
+        if (why.kind !== "limits") continue;
+        limited += 1;
+        // As many more as the orders could ask for.
+        const units = plan.units.map((own, at) => (at === why.sowing ? problem.sowings[at]!.most : own));
+        const { broken } = checkPlan(problem, { units, given: plan.given });
+        expect(why.limits.every(({ free, needed }) => free < needed)).toBe(true);
+        expect(problem.orders[order]!.units).toBe(wanted);
+        expect(broken.length).toBeGreaterThan(0);
+      }
+    }),
+    { seed: 8, numRuns: 40, endOnFailure: true },
+  );
+  expect(limited).toBeGreaterThan(10);
+});
+
+test("more of a limit is worth nothing or something, a smaller order nothing or less (seed 9)", () => {
+  fc.assert(
+    fc.property(smallProblem, (problem) => {
+      const asked = [
+        { kind: "sites", area: 0, sites: 6 },
+        { kind: "sites", area: 1, sites: 6 },
+        { kind: "labour", minutesPerWeek: 10 },
+        { kind: "water", litresPerDay: 3 },
+        { kind: "orders", orders: [0], most: 1 },
+      ] as const;
+      const worth = worthOfMore(problem, asked, open).map((one) => one.worth);
+      for (const more of worth.slice(0, 4)) expect(more).toBeGreaterThanOrEqual(-1e-6);
+      expect(worth[4]).toBeLessThanOrEqual(1e-6);
+    }),
+    { seed: 9, numRuns: 25, endOnFailure: true },
+  );
 });

@@ -88,6 +88,10 @@ export const VARIETY = entity({
     choiceField("kind", "Kind", CROP_KINDS),
     { type: "reference", name: "unitId", label: "Sold by", to: "harvest_unit" },
     numberField("pricePerUnit", "Price of a unit", "money", 0, 100_000, optional),
+    numberField("eatenPerWeek", "Eaten at home a week", "count", 0.01, 10_000, {
+      ...optional,
+      hint: "in the unit it is sold by; the season is planned for it as for an order",
+    }),
     {
       type: "switch",
       name: "foodSafetySensitive",

@@ -8,10 +8,12 @@ import { EXAMPLE_GARDENS } from "../examples/gardens";
 import { exampleChanges, type ExampleSolvers } from "../examples/exampleTables";
 import { NO_FACTS } from "../facts";
 import { gardenOf } from "../gardenOf";
+import { household } from "../household";
 import { keepWhereTheyStand, letGo, putAt, swapPlaces } from "../keepPlaces";
 import { joinBatches, splitBatch } from "../splitBatch";
 import { workOut } from "../workOut";
 import { planSeason, type PlannedSeason } from "./planSeason";
+import { remedyChanges } from "./remedy";
 
 const today = dayFromIso("2027-03-12");
 const example = EXAMPLE_GARDENS.find(({ name }) => name === "Friday house")!;
@@ -40,8 +42,8 @@ beforeAll(async () => {
 });
 
 type Placed = { readonly stay: { readonly batchId: number; readonly stage: number } };
-const plan = (tables: Tables) =>
-  planSeason(tables, site, today, [1, 2, 3, 4, 5, 6, 7], { open: solvers.open, look: () => undefined });
+const plan = (tables: Tables, explain = false) =>
+  planSeason(tables, site, today, [1, 2, 3, 4, 5, 6, 7], { open: solvers.open, explain, look: () => undefined });
 const planned = (tables: Tables) => plan(tables) as PlannedSeason;
 const all = (tables: Tables, table: string) => Object.values(tables[table] ?? {});
 
@@ -153,4 +155,62 @@ test("a batch is split and joined again; all of it, one that is sown and one of 
   const halves = splitBatch(sown, id, 4) as Changes;
   const counts = [halves.batch_stage!.updated[7]!.plants![1], Object.values(halves.batch_stage!.added)[0]!.plants];
   expect(Number(counts[0]) + Number(counts[1])).toBe(20);
+});
+
+test("orders too large name the limit and its days; with the remedy that was shown more of them is met", () => {
+  const orders = all(bare, "order_line").map((row) => [row.id, { ...row, quantity: 4 * Number(row.quantity) }]);
+  const large: Tables = { ...bare, order_line: Object.fromEntries(orders) };
+  const { reasons, value } = plan(large, true) as PlannedSeason;
+  const limited = reasons!.short.filter(({ why }) => why.kind === "limits");
+  expect(limited.length).toBeGreaterThan(0);
+  for (const { why, missing, days } of limited) {
+    expect(missing).toBeGreaterThan(0);
+    if (why.kind !== "limits") continue;
+    for (const { free, needed, from, until } of why.limits) {
+      expect(free).toBeLessThan(needed);
+      expect(from).toBeLessThanOrEqual(until);
+      expect(from).toBeLessThanOrEqual(Math.max(...days));
+    }
+  }
+  const [best] = reasons!.easing;
+  expect(best!.worth).toBeGreaterThan(0);
+  const wider = apply(large, remedyChanges(large, best!.remedy));
+  expect(planned(wider).value).toBeGreaterThan(value);
+  // An order that is taken smaller is one that was short on most of its days.
+  const fewer = limited.flatMap(({ remedies }) => remedies).find(({ remedy }) => remedy.kind === "fewer")!.remedy;
+  if (fewer.kind !== "fewer") throw new Error("no order is made smaller");
+  const { quantity } = large.order_line![fewer.orderId]!;
+  expect(fewer.quantity).toBeLessThan(Number(quantity));
+  expect(fewer.quantity).toBeGreaterThan(0);
+});
+
+test("what is eaten at home is planned for as an order is; gaps, glut and all at once are told", () => {
+  const [first] = all(bare, "variety");
+  const tables: Tables = {
+    ...bare,
+    order_line: {},
+    variety: { ...bare.variety, [Number(first!.id)]: { ...first!, eatenPerWeek: 6 } },
+  };
+  const now = worked(tables);
+  const supply = (of: typeof now) => household(of, today, today + 182, 0.9)[0]!;
+  expect(supply(now).weeks.every(({ given }) => given === 0)).toBe(true);
+  const season = planned(tables);
+  const after = worked(apply(tables, real(season.changes, 70_000)));
+  const { weeks, steady, glut, atOnce } = supply(after);
+  const late = weeks.filter(({ day }) => day > today + 60 && day < today + 175);
+  expect(late.filter(({ given }) => given > 5.99).length).toBeGreaterThan(0.8 * late.length);
+  expect([steady!.everyDays, atOnce]).toEqual([7, null]);
+  expect(steady!.cells).toBeGreaterThanOrEqual(steady!.plants);
+  expect(glut).toBeLessThan(30);
+  // All of it sown on one day is ready together.
+  const heap = {
+    ...tables,
+    batch: { 1: { ...newBatch(Number(first!.id), today + 5, 60), id: 1 } },
+  } as unknown as Tables;
+  expect(supply(worked(heap)).atOnce!.units).toBeGreaterThan(50);
+  expect(supply(worked(heap)).glut).toBeGreaterThan(0);
+});
+
+const newBatch = (varietyId: number, sowDay: number, targetPlants: number) => ({
+  ...{ varietyId, sowDay, targetPlants, cells: targetPlants + 5, clearedDay: null, note: "", pinned: false, typed: {} },
 });

@@ -1,4 +1,5 @@
 import { checkPlan } from "../../batches/season/checkPlan";
+import type { SeasonPlan } from "../../batches/season/problem";
 import { solveSeason } from "../../batches/season/solveSeason";
 import { worthOf } from "../../batches/season/worthOf";
 import type { OpenProgram } from "../../numeric/warmProgram";
@@ -12,6 +13,7 @@ import type { Worked } from "../worked";
 import { draftBatches, type DraftBatch } from "./draft";
 import { leftOutOf, placedDraft, withPlaces } from "./placedDraft";
 import { presentPlan } from "./presentPlan";
+import { seasonReasons, type SeasonReasons } from "./reasons";
 import { seasonProblem, type GardenSeason } from "./seasonProblem";
 import { seasonSettings } from "./usualSeason";
 
@@ -27,6 +29,8 @@ export interface SeasonAsked {
   readonly open: OpenProgram;
   readonly look: (progress: PlanningProgress) => "enough" | void;
   readonly gap?: number;
+  /** Whether it is said why orders are not met, and what would help. */
+  readonly explain?: boolean;
   /** In place of those of the garden. */
   readonly settings?: SeasonSettings;
   /** Days behind those planned that are looked at, so that the season does not end in an empty house. */
@@ -50,6 +54,8 @@ export interface PlannedSeason {
   readonly leftOut: number;
   readonly unpriced: readonly string[];
   readonly hopeless: readonly string[];
+  /** Why it is not better; null where that was not asked. */
+  readonly reasons: SeasonReasons | null;
 }
 
 /** Nearer to the best than this nobody can tell plans apart. */
@@ -68,7 +74,7 @@ export function planSeason(
   site: Site,
   today: Day,
   sowWeekdays: readonly number[],
-  { open, look, gap = USUAL_GAP, settings: asked, mostTailDays }: SeasonAsked,
+  { open, look, gap = USUAL_GAP, explain = false, settings: asked, mostTailDays }: SeasonAsked,
 ): PlannedSeason | NoSeason {
   const garden = gardenOf(tables, site);
   const before = workOut(garden, NO_FACTS, today);
@@ -86,39 +92,57 @@ export function planSeason(
   if (found.kind === "no-room") return found;
   const { bound } = found;
   const more = { kind: "season", bound, unpriced: season.unpriced, hopeless: season.hopeless } as const;
-  const asItIs = (value: number) =>
-    ({ ...more, isUnchanged: true, changes: {}, value, plantsApart: 0, leftOut: 0 }) as const;
-  if (found.isUnchanged) return asItIs(found.value);
+  const reasonsOf = (plan: SeasonPlan, apart: ReadonlySet<number> = new Set()) =>
+    explain ? seasonReasons(before, season, plan, { open, apart }) : null;
+  const asItIs = (value: number, plan: SeasonPlan) => {
+    const reasons = reasonsOf(plan);
+    return { ...more, isUnchanged: true, changes: {}, value, plantsApart: 0, leftOut: 0, reasons } as const;
+  };
+  if (found.isUnchanged) return asItIs(found.value, found.plan);
   const drafts = draftBatches(before, season, found.plan);
   const placed = placedDraft(tables, site, before, season, drafts);
-  const value = valueOf(season, found.plan.units, placed.drafts, open);
+  const { value, plan } = weighed(season, found.plan.units, placed.drafts, open);
   // The plan as it is may give a little more than the problem counts on: it is weighed by what it brings.
   const worthNow = present && checkPlan(season.problem, present).money.total;
   const changes = withPlaces(placed, season);
-  if (isEmpty(changes)) return asItIs(Math.min(worthNow ?? value, bound));
-  if (worthNow !== null && value - worthNow <= gap * Math.abs(bound)) return asItIs(Math.min(worthNow, bound));
+  if (isEmpty(changes)) return asItIs(Math.min(worthNow ?? value, bound), present ?? plan);
+  if (worthNow !== null && value - worthNow <= gap * Math.abs(bound))
+    return asItIs(Math.min(worthNow, bound), present!);
   return {
     ...{ ...more, isUnchanged: false, value },
     changes,
     plantsApart: plantsIn(drafts) - plantsIn(placed.drafts),
     leftOut: placed.leftOut.length,
+    reasons: reasonsOf(plan, madeSmaller(drafts, placed.drafts)),
   };
 }
 
+/** Varieties of which batches were made smaller, or dropped, when they were placed. */
+function madeSmaller(drafts: readonly DraftBatch[], placed: readonly DraftBatch[]): ReadonlySet<number> {
+  const plants = new Map(placed.map(({ sowing, targetPlants }) => [sowing, targetPlants]));
+  return new Set(
+    drafts.flatMap(({ sowing, targetPlants, varietyId }) =>
+      (plants.get(sowing) ?? 0) < targetPlants ? [varietyId] : [],
+    ),
+  );
+}
+
 function whyNone({ garden, input, today }: Worked): NoSeason | null {
-  if (garden.orders.every(({ to }) => to < today)) return { kind: "no-orders" };
+  const isAsked =
+    garden.orders.some(({ to }) => to >= today) || garden.varieties.some(({ eatenPerWeek }) => eatenPerWeek !== null);
+  if (!isAsked) return { kind: "no-orders" };
   return input.growingAreas.every(({ sites }) => sites === 0) ? { kind: "no-sites" } : null;
 }
 
 const plantsIn = (drafts: readonly DraftBatch[]) => drafts.reduce((sum, { targetPlants }) => sum + targetPlants, 0);
 
-/** What the plan is worth with its batches as large as they were placed; behind the days planned as it was solved. */
-function valueOf(
+/** The plan, and what it is worth, with its batches as large as they were placed; behind the days planned as it was solved. */
+function weighed(
   { problem, sowings, from, days }: GardenSeason,
   solved: readonly number[],
   drafts: readonly DraftBatch[],
   open: OpenProgram,
-): number {
+): { value: number; plan: SeasonPlan } {
   const isPlanned = (at: number) => "sowDay" in sowings[at]! && (sowings[at] as { sowDay: Day }).sowDay < from + days;
   const units = solved.map((own, at) => (isPlanned(at) ? 0 : own));
   for (const { sowing, targetPlants } of drafts) units[sowing]! += targetPlants;

@@ -157,7 +157,8 @@ function median(values: readonly number[]): number {
 
 /** Days from sowing to the last picking of the slowest crop that is ordered. */
 function longestCropDays({ garden, input, plan }: Worked, today: Day): number {
-  const ordered = new Set(garden.orders.map(({ varietyId }) => varietyId));
+  const atHome = garden.varieties.filter(({ eatenPerWeek }) => eatenPerWeek !== null);
+  const ordered = new Set([...garden.orders.map(({ varietyId }) => varietyId), ...atHome.map(({ id }) => id)]);
   const days = plan.batches
     .filter(({ variety, stays }) => ordered.has(variety.id) && stays[0]!.from >= today - 400)
     .map(({ batch, variety, readyDay }) => lastDay({ ...batch, clearedDay: null }, variety, readyDay) - batch.sowDay);

@@ -4,6 +4,7 @@ import type { PlanInput, PlanOrder } from "../../batches/types";
 import { groupBy } from "../../numeric/groupBy";
 import type { Day } from "../../units/day";
 import type { Garden } from "../garden";
+import { householdOrders } from "../household";
 
 /** A unit that no price is told of is counted as worth this much. */
 const UNTOLD_PRICE = 1;
@@ -39,7 +40,9 @@ export function wantedDays(garden: Garden, input: PlanInput, end: Day, all: Day,
   const varietyAt = new Map(input.varieties.map(({ id }, index) => [id, index]));
   const priceOf = new Map(garden.varieties.map(({ id, pricePerUnit }) => [id, pricePerUnit ?? UNTOLD_PRICE]));
   const weightOf = new Map(garden.orders.map(({ id, matters }) => [id, WEIGHTS[matters]]));
-  const demands = demandsOf(repeated(garden.orders, end, all), today, all, noMarket);
+  const atHome = householdOrders(garden.varieties, today, end);
+  for (const { id } of atHome) weightOf.set(id, WEIGHTS.usual);
+  const demands = demandsOf(repeated([...garden.orders, ...atHome], end, all), today, all, noMarket);
   const alike = [
     ...groupBy(demands, ({ varietyId, day, orderId }) => `${varietyId}/${day}/${weightOf.get(orderId)!}`).values(),
   ];

@@ -110,7 +110,9 @@ export function PlanSheet(props: PlanSheetProps) {
       {told && told.batches.length > 0 && (
         <LiveDraft batches={told.batches} varieties={varieties} from={today} days={settings.horizonDays} />
       )}
-      {!isAtWork(job) && draft && <SeasonAnswer draft={draft} />}
+      {!isAtWork(job) && draft && (
+        <SeasonAnswer draft={draft} onTry={ask.busy ? null : (remedy) => void ask.run({ remedy })} />
+      )}
       <Drawer open={opened === "settings"} onClose={close} title="How the season is planned">
         <SeasonForm settings={settings} onDone={close} />
       </Drawer>

@@ -1,4 +1,5 @@
 "use client";
+import type { Remedy } from "@/core/garden/season/remedy";
 import { dayInWords } from "@/core/units/day";
 import { counted, quantityText } from "@/core/units/format";
 import type { SeasonDraft } from "@/server/batches/seasonDraft";
@@ -7,13 +8,22 @@ import { PageLink } from "@/ui/PageLink";
 import { useUnits } from "@/ui/units";
 import { Why } from "@/ui/Why";
 import { DraftList } from "./DraftList";
+import { remedyWords } from "./reasonWords";
+import { SeasonReasonsList } from "./SeasonReasonsList";
 import { gapWords } from "./words";
 
 const HOW =
   "What is given to orders at its price (an order that goes first counts three times, one that waits two fifths), less seed, hours at their wage and what nobody takes; 0.2 % of a plant’s worth is taken off for each day that it waits, 0.02 % for each day on a site, so that of equal plans the one with more room is taken. The price of water, salts and energy is not in it. Every batch that could be sown is looked at, with the sites of each growing area day by day, the water with what is stored, hours, and what stands already. The best there can be is worked out as if plants could be shared; a plan that comes near it is looked for, placed on real lines, and walked day by day once more.";
 
 /** What the season that was planned comes to, and what it would change. */
-export function SeasonAnswer({ draft }: { readonly draft: SeasonDraft }) {
+export function SeasonAnswer({
+  draft,
+  onTry,
+}: {
+  readonly draft: SeasonDraft;
+  /** Plans it again with a remedy; null while that is being asked for. */
+  readonly onTry: ((remedy: Remedy) => void) | null;
+}) {
   const units = useUnits();
   const { answer, day, view, setId, conflicts } = draft;
   return (
@@ -31,6 +41,11 @@ export function SeasonAnswer({ draft }: { readonly draft: SeasonDraft }) {
           </>
         )}
       </p>
+      {answer.remedy && (
+        <p className="mt-1 border-l-[6px] border-try bg-try-pale px-3 py-1">
+          With {remedyWords(answer.remedy, units)}: that comes along when it is accepted.
+        </p>
+      )}
       <Notes draft={draft} />
       {view && setId !== null && (
         <>
@@ -54,6 +69,7 @@ export function SeasonAnswer({ draft }: { readonly draft: SeasonDraft }) {
           <DraftList setId={setId} rows={view.rows} />
         </>
       )}
+      {answer.reasons && <SeasonReasonsList reasons={answer.reasons} onTry={onTry} />}
       {!view && !answer.isUnchanged && <p className="mt-2 text-soft">Nothing of it is left to take.</p>}
     </section>
   );

@@ -3,7 +3,7 @@ import { memo, useMemo } from "react";
 import { standLayout, toHouse } from "@/core/place/standLayout";
 import type { PlacedStand } from "@/core/place/stand";
 import type { GrowingRun } from "@/core/garden/placeView";
-import { rectPath, standPaths } from "./standPaths";
+import { rectPath, standPaths, type PlantPath } from "./standPaths";
 
 /** Neighbouring sites must be so far apart on the screen to be drawn one by one, in px. */
 const SEEN_APART_PX = 4;
@@ -43,16 +43,26 @@ export const StandShape = memo(function StandShape({ stand, growing, focusLine, 
         <g className="group-data-[zooming]/plan:hidden">
           <path d={paths.free} className="stroke-soft" strokeWidth={paths.radiusM * 1.4} />
           <path d={paths.free} className="stroke-ground" strokeWidth={paths.radiusM * 1.1} />
-          {paths.discs.map(({ key, tone, strokeM, d }) => (
-            <path key={key} d={d} stroke={tone} strokeWidth={strokeM} />
+          {paths.discs.map((path) => (
+            <Plants key={path.key} path={path} />
           ))}
         </g>
       )}
       <g className={near ? "hidden group-data-[zooming]/plan:inline" : ""}>
-        {paths.stripes.map(({ key, tone, strokeM, d }) => (
-          <path key={key} d={d} stroke={tone} strokeWidth={strokeM} strokeLinecap="butt" />
+        {paths.stripes.map((path) => (
+          <Plants key={path.key} path={path} cap="butt" />
         ))}
       </g>
     </g>
   );
 });
+
+/** Plants of one look, with their hatch over them. Tones are variables of the light, which attributes do not take. */
+function Plants({ path: { tone, strokeM, d, over }, cap }: { readonly path: PlantPath; readonly cap?: "butt" }) {
+  return (
+    <>
+      <path d={d} style={{ stroke: tone }} strokeWidth={strokeM} strokeLinecap={cap} />
+      {over && <path d={over.d} style={{ stroke: over.tone }} strokeWidth={over.strokeM} strokeDasharray={over.dash} />}
+    </>
+  );
+}

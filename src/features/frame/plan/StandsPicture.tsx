@@ -96,7 +96,7 @@ function planted(stand: PlacedStand & { readonly young?: boolean }) {
       end: sites,
       batchId: 0,
       variety: "",
-      tone: stand.young ? 1 : 0,
+      mark: { tone: stand.young ? 1 : 0, hatch: "plain" as const, initials: "" },
       sownOn: 0,
       dayOfStage: stand.young ? 1 : 9,
       daysOfStage: 10,

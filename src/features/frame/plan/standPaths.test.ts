@@ -9,7 +9,7 @@ const run = (start: number, end: number, change: Partial<GrowingRun> = {}): Grow
   end,
   batchId: 1,
   variety: "Mizuna",
-  tone: 0,
+  mark: { tone: 0, hatch: "plain", initials: "Mi" },
   sownOn: 0,
   dayOfStage: 4,
   daysOfStage: 10,
@@ -44,11 +44,16 @@ test.each(STAND_KINDS)("every site of a %s in sight is drawn once, free or taken
 
 test("plants are drawn in the tone of their variety, the older the larger, and from afar as stripes of their share", () => {
   const spec = STAND_MODELS["channel-bank"].example;
-  const paths = standPaths(at(spec), [run(0, 24, { dayOfStage: 0 }), run(24, 36, { tone: 1, dayOfStage: 9 })]);
+  const paths = standPaths(at(spec), [
+    run(0, 24, { dayOfStage: 0 }),
+    run(24, 36, { mark: { tone: 1, hatch: "dots", initials: "Ba" }, dayOfStage: 9 }),
+  ]);
   const [young, old] = paths.discs;
   expect([discs(young!.d), discs(old!.d)]).toEqual([24, 12]);
   expect(young!.strokeM).toBeLessThan(old!.strokeM);
   expect(young!.tone).not.toBe(old!.tone);
+  // A dot in each of the old ones: told apart without colour.
+  expect([young!.over, discs(old!.over!.d)]).toEqual([null, 12]);
   // A whole line, and half of the next: 6 m and 3 m.
   const lengths = paths.stripes.map(({ d }) => d.match(/[\d.]+/gu)!.map(Number)).map(([x0, , x1]) => x1! - x0!);
   expect(lengths).toEqual([6, 3]);

@@ -1,7 +1,8 @@
 import { isInSight, lineSitePoints, standLayout, toHouse, type PointM, type RectM } from "@/core/place/standLayout";
 import type { PlacedStand, StandSpec } from "@/core/place/stand";
 import type { GrowingRun } from "@/core/garden/placeView";
-import { toneOf } from "@/ui/tones";
+import type { CropMark } from "@/core/garden/cropMarks";
+import { inkOn, innerMark, toneOf } from "@/features/frame/crops/cropMarks";
 
 /** Discs or stripes of one look, all in one path: thousands of sites cost a handful of elements. */
 export interface PlantPath {
@@ -9,6 +10,8 @@ export interface PlantPath {
   readonly tone: string;
   readonly strokeM: number;
   readonly d: string;
+  /** The hatch drawn over it: a mark in each disc, or a line along each stripe. */
+  readonly over: { readonly tone: string; readonly strokeM: number; readonly d: string; readonly dash?: string } | null;
 }
 
 export interface StandPaths {
@@ -37,18 +40,22 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
   const radiusM = Math.min(MOST_RADIUS_M, spacingM * 0.4, (lines[0]?.widthM ?? 1) * 0.75);
   const at = (line: number, site: number) => point(lines[line]!, sites[site]!, stand);
   const taken = new Uint8Array(lines.length * sites.length);
-  const discs = new Map<string, string[]>();
-  const stripes = new Map<string, string[]>();
+  const discs = new Map<string, Drawn>();
+  const stripes = new Map<string, Drawn>();
   for (const run of growing) {
     const age = Math.min(AGE_STEPS, Math.max(1, Math.ceil(((run.dayOfStage + 1) / run.daysOfStage) * AGE_STEPS)));
-    const own = listAt(discs, `${toneOf(run.tone)} ${age}`);
+    const own = drawnAt(discs, run.mark, age);
+    const ownRadiusM = radiusM * ageShare(age);
     for (let index = run.start; index < Math.min(run.end, taken.length); index++) {
       taken[index] = 1;
       const line = Math.floor(index / sites.length);
-      if (isInSight(stand.spec, line)) own.push(`M${at(line, index % sites.length)}h0`);
+      if (!isInSight(stand.spec, line)) continue;
+      const { xM, yM } = pointOf(lines[line]!, sites[index % sites.length]!, stand);
+      own.parts.push(`M${xM.toFixed(3)} ${yM.toFixed(3)}h0`);
+      own.inner.push(innerMark(run.mark, xM, yM, ownRadiusM));
     }
     stripesOf(run, stand.spec, lines.length, sites.length, (line, from, to) =>
-      listAt(stripes, toneOf(run.tone)).push(stripe(lines[line]!, from / sites.length, to / sites.length, stand)),
+      drawnAt(stripes, run.mark, 0).parts.push(stripe(lines[line]!, from / sites.length, to / sites.length, stand)),
     );
   }
   const free: string[] = [];
@@ -65,17 +72,39 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
     radiusM,
     lineWidthM: lines[0]?.widthM ?? 1,
     spacingM,
-    discs: [...discs].map(([key, parts]) => {
-      const [tone, age] = key.split(" ") as [string, string];
-      return { key, tone, strokeM: 2 * radiusM * (0.45 + (0.55 * Number(age)) / AGE_STEPS), d: parts.join("") };
+    discs: [...discs].map(([key, { mark, age, parts, inner }]) => {
+      const strokeM = 2 * radiusM * ageShare(age);
+      const d = inner.join("");
+      const over = d === "" ? null : { tone: inkOn(mark), strokeM: strokeM * 0.22, d };
+      return { key, tone: toneOf(mark), strokeM, d: parts.join(""), over };
     }),
-    stripes: [...stripes].map(([tone, parts]) => ({
-      key: tone,
-      tone,
-      strokeM: (lines[0]?.widthM ?? 0.1) * 0.7,
-      d: parts.join(""),
-    })),
+    stripes: [...stripes].map(([key, { mark, parts }]) => {
+      const strokeM = (lines[0]?.widthM ?? 0.1) * 0.7;
+      const [d, widthM] = [parts.join(""), strokeM * 0.25];
+      const dash = { plain: null, bars: undefined, dots: `0 ${3 * widthM}`, slants: `${3 * widthM} ${3 * widthM}` }[
+        mark.hatch
+      ];
+      const over = dash === null ? null : { tone: inkOn(mark), strokeM: widthM, d, ...(dash && { dash }) };
+      return { key, tone: toneOf(mark), strokeM, d, over };
+    }),
   };
+}
+
+/** What is drawn in one look. */
+interface Drawn {
+  readonly mark: CropMark;
+  readonly age: number;
+  readonly parts: string[];
+  readonly inner: string[];
+}
+
+const ageShare = (age: number) => 0.45 + (0.55 * age) / AGE_STEPS;
+
+function drawnAt(all: Map<string, Drawn>, mark: CropMark, age: number): Drawn {
+  const key = `${mark.tone} ${mark.hatch} ${age}`;
+  const own = all.get(key) ?? { mark, age, parts: [], inner: [] };
+  all.set(key, own);
+  return own;
 }
 
 /** The parts of lines that a run covers, as the sites [from, to) on each. */
@@ -101,19 +130,16 @@ function spacingOf([a, b]: readonly PointM[]): number {
   return a && b ? Math.max(0.02, Math.hypot(b.xM - a.xM, b.yM - a.yM)) : 0.25;
 }
 
+const pointOf = (line: RectM, site: PointM, stand: Placed): PointM =>
+  toHouse({ xM: line.xM + site.xM, yM: line.yM + site.yM, lengthM: 0, widthM: 0 }, stand);
+
 function point(line: RectM, site: PointM, stand: Placed): string {
-  const { xM, yM } = toHouse({ xM: line.xM + site.xM, yM: line.yM + site.yM, lengthM: 0, widthM: 0 }, stand);
+  const { xM, yM } = pointOf(line, site, stand);
   return `${xM.toFixed(3)} ${yM.toFixed(3)}`;
 }
 
 export function rectPath({ xM, yM, lengthM, widthM }: RectM): string {
   return `M${xM.toFixed(3)} ${yM.toFixed(3)}h${lengthM.toFixed(3)}v${widthM.toFixed(3)}h${(-lengthM).toFixed(3)}z`;
-}
-
-function listAt(map: Map<string, string[]>, key: string): string[] {
-  const list = map.get(key) ?? [];
-  map.set(key, list);
-  return list;
 }
 
 /** The line under a point of the house, or null. */

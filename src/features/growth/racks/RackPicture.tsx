@@ -1,6 +1,7 @@
+import type { CSSProperties } from "react";
 import type { RackTray, RackView, TrayRun } from "@/core/garden/rackView";
 import { counted } from "@/core/units/format";
-import { toneOf } from "@/ui/tones";
+import { groundOf, toneOf } from "@/features/frame/crops/cropMarks";
 
 /** Of a tray with more batches so many are named. */
 const MOST_NAMED = 2;
@@ -48,16 +49,17 @@ function Tray({ tray }: { readonly tray: RackTray }) {
       </div>
       <div className="flex h-4 border-t border-soft">
         {runs.map((run) => (
-          <span key={run.batchId} style={{ width: `${(100 * run.cells) / cells}%`, background: groundOf(run) }} />
+          <span key={run.batchId} style={{ width: `${(100 * run.cells) / cells}%`, ...trayGround(run) }} />
         ))}
       </div>
     </li>
   );
 }
 
-function groundOf({ tone, isDark }: TrayRun): string {
-  const color = toneOf(tone);
-  return isDark ? `repeating-linear-gradient(45deg, #14201c 0 5px, ${color} 5px 10px)` : color;
+function trayGround({ mark, isDark }: TrayRun): CSSProperties {
+  return isDark
+    ? { background: `repeating-linear-gradient(45deg, #14201c 0 5px, ${toneOf(mark)} 5px 10px)` }
+    : groundOf(mark);
 }
 
 function runWords({ variety, cells, dayOf, ofDays, isDark }: TrayRun): string {

@@ -30,7 +30,10 @@ export default async function PlanPage() {
         today={who.today}
         sowWeekdays={who.sowWeekdays}
         varieties={garden.varieties.map(({ id, name }) => ({ id, name }))}
-        hasOrders={garden.orders.some(({ to }) => to >= who.today)}
+        hasOrders={
+          garden.orders.some(({ to }) => to >= who.today) ||
+          garden.varieties.some(({ eatenPerWeek }) => eatenPerWeek !== null)
+        }
         job={[...jobs.values()].sort((a, b) => b.id - a.id)[0] ?? null}
         draft={draft}
       />

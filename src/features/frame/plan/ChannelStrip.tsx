@@ -1,10 +1,13 @@
+import type { CropMark } from "@/core/garden/cropMarks";
+import { inkOn, innerMark, toneOf } from "../crops/cropMarks";
+
 /** A plant position along a line. */
 export interface StripSite {
   /** Along and across the line, m. */
   readonly xM: number;
   readonly yM: number;
   /** What grows there; free when left out. */
-  readonly plant?: { readonly tone: string; readonly age: number };
+  readonly plant?: { readonly mark: CropMark; readonly age: number };
   readonly blocked?: boolean;
 }
 
@@ -19,8 +22,8 @@ const WIDTH = 1000;
 const MOST_HEIGHT = 90;
 
 /**
- * A line drawn to scale with every site: a plant is a disc whose size is its age in its stage and whose tone is its
- * variety's, a free site an open ring, a blocked emitter a cross.
+ * A line drawn to scale with every site: a plant is a disc whose size is its age in its stage and whose tone and hatch are
+ * its variety's, a free site an open ring, a blocked emitter a cross.
  */
 export function ChannelStrip({ label, lengthM, widthM, sites }: ChannelStripProps) {
   const scale = Math.min(WIDTH / lengthM, MOST_HEIGHT / Math.max(widthM, 0.01));
@@ -46,14 +49,13 @@ export function ChannelStrip({ label, lengthM, widthM, sites }: ChannelStripProp
           return (
             <circle key={index} cx={x} cy={y} r={radius * 0.7} fill="none" className="stroke-soft" strokeWidth="1.2" />
           );
+        const { mark, age } = site.plant;
+        const ownRadius = radius * (0.45 + 0.55 * Math.min(1, age));
         return (
-          <circle
-            key={index}
-            cx={x}
-            cy={y}
-            r={radius * (0.45 + 0.55 * Math.min(1, site.plant.age))}
-            fill={site.plant.tone}
-          />
+          <g key={index} strokeLinecap="round" strokeWidth={ownRadius * 0.4}>
+            <circle cx={x} cy={y} r={ownRadius} style={{ fill: toneOf(mark) }} />
+            <path d={innerMark(mark, x, y, ownRadius)} style={{ stroke: inkOn(mark) }} />
+          </g>
         );
       })}
     </svg>

@@ -1,4 +1,4 @@
-import type { BlockRect } from "./threadGeometry";
+import type { BlockRect } from "./chartGeometry";
 
 /**
  * The block that an arrow key leads to: the nearest one whose middle lies that way, with distance across the way

@@ -1,5 +1,4 @@
 "use client";
-import { X } from "lucide-react";
 import { useDeferredValue, useMemo, useState } from "react";
 import type { Plan } from "@/core/batches/plan";
 import { workOutPlan } from "@/core/batches/plan";
@@ -11,109 +10,24 @@ import { moveBatch } from "@/server/batches/actions";
 import type { BatchView, SeasonView } from "@/core/garden/seasonView";
 import { Button } from "@/ui/Button";
 import { useCommand } from "@/features/frame/useCommand";
-import { Only } from "@/features/frame/who";
 import { Why } from "@/ui/Why";
-import { PageLink } from "@/ui/PageLink";
-
-export interface BatchCardProps {
-  readonly batch: BatchView;
-  readonly view: SeasonView;
-  readonly input: PlanInput | null;
-  /** Days by which the batch is moved from its sow day. */
-  readonly days: number;
-  readonly side: "left" | "right";
-  readonly onHold: (days: number) => void;
-  readonly onClose: () => void;
-  readonly onChange: () => void;
-}
-
-/** The chosen batch: where it goes and when; while it is moved, what that would cause and which day would be better. */
-export function BatchCard({ batch, view, input, days, side, onHold, onClose, onChange }: BatchCardProps) {
-  const growingAreaName = (growingAreaId: number) =>
-    view.growingAreas.find((growingArea) => growingArea.id === growingAreaId)?.name.toLowerCase() ?? "";
-  return (
-    <section
-      aria-label={`${batch.variety} of ${dayInWords(batch.sowDay)}`}
-      className={`absolute bottom-16 z-30 w-[22rem] max-w-full rounded border-2 border-ink bg-sheet p-4 shadow-lg ${side === "left" ? "left-32" : "right-2"}`}
-    >
-      <div className="flex items-start justify-between gap-2">
-        <h2 className="text-2xl">
-          {batch.variety}, {dayInWords(batch.sowDay)}
-        </h2>
-        <button type="button" aria-label="Close" className="grid size-9 shrink-0 place-items-center" onClick={onClose}>
-          <X aria-hidden className="size-5" />
-        </button>
-      </div>
-      {days === 0 ? (
-        <>
-          <table className="mt-1 w-full text-sm">
-            <tbody>
-              {batch.steps.map((step) => (
-                <tr key={step.name} className="border-t border-rule">
-                  <th scope="row" className="py-1 text-left font-normal">
-                    {growingAreaName(step.growingAreaId)}
-                  </th>
-                  <td className="text-right">
-                    {dayInWords(step.from)} – {dayInWords(step.to)}
-                  </td>
-                  <td className="sign w-14 text-right text-lg">{step.plants}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p className="mt-2 text-sm">
-            Ready{" "}
-            <Why
-              label="Ready"
-              how="From the day it is sown through its stages: each day counts as a share of the stage, by the length that the stage has in the month of that day. Stages that really began take the place of the plan."
-            >
-              {dayInWords(batch.readyDay)}
-            </Why>
-            ; orders take{" "}
-            <Why
-              label="What orders take"
-              how="Each market day's orders are met from the batches that are ready then, the oldest first; a batch gives its plants × the yield of a plant."
-            >
-              {round(batch.unitsOrdered)} of {round(batch.unitsInAll)} {batch.unit}
-            </Why>
-            .
-          </p>
-          {batch.note && <p className="mt-1 text-sm text-soft">{batch.note}</p>}
-          <PageLink href={`/people/history?batch=${batch.id}`} className="mt-1 inline-block min-h-8 text-sm underline">
-            Who changed it
-          </PageLink>
-          <div className="mt-3 flex flex-wrap gap-2">
-            {batch.begun ? (
-              <p className="text-sm text-soft">Sown: its dates are fixed.</p>
-            ) : (
-              <Only right="plan">
-                <Button onClick={() => onHold(-7)}>A week earlier</Button>
-                <Button onClick={() => onHold(7)}>A week later</Button>
-                <Button look="quiet" onClick={onChange}>
-                  Edit or delete
-                </Button>
-              </Only>
-            )}
-          </div>
-        </>
-      ) : input === null ? (
-        <p role="status">Loading the plan …</p>
-      ) : (
-        <HeldOver batch={batch} view={view} input={input} days={days} onHold={onHold} onDone={onClose} />
-      )}
-    </section>
-  );
-}
-
-/** The consequences are shown before it is moved. */
-function HeldOver({
+/** A batch on another day: what that would cause, before it is moved. */
+export function MoveCard({
   batch,
   view,
   input,
   days,
   onHold,
   onDone,
-}: Pick<BatchCardProps, "batch" | "view" | "days" | "onHold"> & { input: PlanInput; onDone: () => void }) {
+}: {
+  readonly batch: BatchView;
+  readonly view: SeasonView;
+  readonly input: PlanInput;
+  /** Days by which it is moved from its sow day. */
+  readonly days: number;
+  readonly onHold: (days: number) => void;
+  readonly onDone: () => void;
+}) {
   const now = useMemo<Plan>(() => workOutPlan(input), [input]);
   // While a batch is dragged the card may be a frame late; the drag never is.
   const settled = useDeferredValue(days);
