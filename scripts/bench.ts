@@ -53,6 +53,7 @@ const PAGES = [
   "/growth/trials",
   "/growth/climate",
   "/batches",
+  "/batches/weeks",
   "/batches/orders",
   "/batches/plan",
   "/batches/balance",

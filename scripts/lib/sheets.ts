@@ -30,6 +30,6 @@ export const SHEETS: readonly string[] = [
     "/growth/climate",
     "/growth/climate?house=0",
   ],
-  ...["/batches", "/batches/orders", "/batches/plan", "/batches/balance", "/batches/what-if"],
+  ...["/batches", "/batches/weeks", "/batches/orders", "/batches/plan", "/batches/balance", "/batches/what-if"],
   ...["/people", "/people/garden", "/people/history", "/people/history?at=access", "/people/you", "/people/examples"],
 ];

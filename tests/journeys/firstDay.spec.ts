@@ -246,6 +246,7 @@ for (const [size, viewport] of SIZES)
         "/growth/climate",
         "/growth/trials",
         "/batches",
+        "/batches/weeks",
         "/batches/orders",
         "/batches/plan",
         "/batches/balance",

@@ -1,5 +1,6 @@
 import type { Garden } from "./garden";
 import type { Worked } from "./worked";
+import type { Day } from "../units/day";
 import { cropMarks, type CropMark } from "./cropMarks";
 import type { Densities } from "../place/density";
 import { houseClashes, narrowWays, type HouseClash, type NarrowWay } from "../place/houseChecks";
@@ -16,6 +17,7 @@ export interface GrowingRun {
   readonly start: number;
   readonly end: number;
   readonly batchId: number;
+  readonly stage: number;
   readonly variety: string;
   readonly mark: CropMark;
   readonly sownOn: number;
@@ -34,6 +36,20 @@ export interface StandView {
   readonly tank: LoopTank | null;
   readonly planted: number;
   readonly growing: readonly GrowingRun[];
+  /** What is ready elsewhere, or soon, to come into its growing area. */
+  readonly waiting: readonly WaitingPlants[];
+}
+
+/** Plants that move on within the next days. */
+export interface WaitingPlants {
+  readonly batchId: number;
+  /** The stage that they move on to. */
+  readonly stage: number;
+  readonly variety: string;
+  readonly plants: number;
+  readonly from: Day;
+  /** The growing area in which they stand until then. */
+  readonly in: string;
 }
 
 export interface HouseView {
@@ -67,6 +83,7 @@ interface Around {
   readonly rootCrops: readonly string[];
   readonly tank: LoopTank | null;
   readonly growing: readonly GrowingRun[];
+  readonly waiting: readonly WaitingPlants[];
 }
 
 function aroundOf(stand: Stand, season: Worked): Around {
@@ -78,7 +95,29 @@ function aroundOf(stand: Stand, season: Worked): Around {
     rootCrops: varieties.filter(({ kind, stages }) => kind === "root" && stages.some(isHere)).map(({ name }) => name),
     tank: tankOf(stand, loops, stands),
     growing: growingOn(stand, season),
+    waiting: waitingFor(stand.growingAreaId, season),
   };
+}
+
+/** Plants are offered so long before they are to move, and as many batches at the most. */
+const WAITING_DAYS = 7;
+const MOST_WAITING = 4;
+
+function waitingFor(growingAreaId: number, { plan, garden }: Worked): WaitingPlants[] {
+  const { today } = plan;
+  const found = plan.batches.flatMap(({ batch, variety, stays }): WaitingPlants[] => {
+    const next = stays.find((stay, at) => at > 0 && !stay.begun && stays[at - 1]!.begun);
+    if (!next || batch.clearedDay !== null || next.growingAreaId !== growingAreaId) return [];
+    if (next.from > today + WAITING_DAYS || next.to <= today) return [];
+    const before = stays[next.stage - 1]!.growingAreaId;
+    return [
+      {
+        ...{ batchId: batch.id, stage: next.stage, variety: variety.name, plants: next.plants, from: next.from },
+        in: garden.growingAreas.find(({ id }) => id === before)?.name ?? "",
+      },
+    ];
+  });
+  return found.sort((a, b) => a.from - b.from).slice(0, MOST_WAITING);
 }
 
 function standView(stand: Stand, house: House, latitudeDeg: number, around: Around): StandView {
@@ -95,7 +134,7 @@ function standView(stand: Stand, house: House, latitudeDeg: number, around: Arou
     water: standWater(stand.spec),
     tank,
     planted: growing.reduce((sum, run) => sum + run.end - run.start, 0),
-    growing,
+    ...{ growing, waiting: around.waiting },
   };
 }
 
@@ -128,7 +167,7 @@ function growingOn(stand: Stand, { placed, growingAreaStands, plan, garden: rows
   return today.flatMap(({ stay, runs }) => {
     const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
     const common = {
-      batchId: stay.batchId,
+      ...{ batchId: stay.batchId, stage: stay.stage },
       variety: batch.variety.name,
       mark: marks.get(batch.variety.id)!,
       sownOn: batch.stays[0]!.from,

@@ -35,6 +35,7 @@ export const SHEETS: readonly Way[] = [
   { href: "/growth/trials", name: "Trials", about: "is it better, or was it chance" },
   { href: "/growth/climate", name: "Climate", about: "months of the place, heat, shade and lamps" },
   { href: "/batches", name: "Batches", about: "the season", key: "b" },
+  { href: "/batches/weeks", name: "Week by week", about: "what to sow, thin, move and pick, on one sheet of paper" },
   { href: "/batches/orders", name: "Orders", about: "by customer and weekday" },
   { href: "/batches/plan", name: "Plan the season", about: "from the orders, for all crops together" },
   { href: "/batches/balance", name: "Balance", about: "will it all fit" },

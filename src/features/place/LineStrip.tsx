@@ -2,6 +2,7 @@
 import { lineLabel, lineSitePoints, standLayout } from "@/core/place/standLayout";
 import type { StandView } from "@/core/garden/placeView";
 import { ChannelStrip } from "@/features/frame/plan/ChannelStrip";
+import { LinePlants } from "./plan/LinePlants";
 import { lineWordsToday, plantsOfLine } from "./lineToday";
 
 /** The line under the pointer or the keyboard focus, drawn large. */
@@ -32,6 +33,7 @@ export function LineStrip({ view, line }: { view: StandView; line: number }) {
         widthM={layout.widthM}
         sites={sites}
       />
+      <LinePlants view={view} line={line} />
     </div>
   );
 }

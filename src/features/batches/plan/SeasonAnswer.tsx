@@ -30,7 +30,13 @@ export function SeasonAnswer({
     <section aria-label="The planned season" className="mt-5 border-t-2 border-ink pt-3">
       <p className="text-xl">
         {answer.isUnchanged ? (
-          <b>The plan as it is is as good as any: nothing changes.</b>
+          <>
+            <b>Nothing changes.</b> The plan as it is is worth{" "}
+            <Why label="What the season is worth" how={HOW}>
+              <b className="sign text-2xl">{quantityText(answer.value, "money", units)}</b>
+            </Why>
+            , {gapWords(answer.value, answer.bound, units)}.
+          </>
         ) : (
           <>
             Planned on {dayInWords(day)}: worth{" "}

@@ -85,7 +85,7 @@ function RemedyLine({ tried, unit, onTry }: { readonly tried: Tried; readonly un
   const units = useUnits();
   const words = remedyWords(tried.remedy, units, unit);
   return (
-    <p className="flex flex-wrap items-center gap-x-3 py-0.5">
+    <p className="flex items-center gap-x-3 py-0.5 max-md:flex-wrap">
       <span>
         {words}:{" "}
         <Why label={words} how={HOW}>
@@ -94,7 +94,7 @@ function RemedyLine({ tried, unit, onTry }: { readonly tried: Tried; readonly un
         <span className="text-soft">(estimate)</span>
       </span>
       <Only right="plan">
-        <Button disabled={onTry === null} onClick={() => onTry?.(tried.remedy)}>
+        <Button className="shrink-0" disabled={onTry === null} onClick={() => onTry?.(tried.remedy)}>
           Plan it with this
         </Button>
       </Only>

@@ -56,12 +56,18 @@ export function remedyWords(remedy: Remedy, units: UnitPreferences, unit = ""): 
   }
 }
 
+/** An estimate in two figures. */
+function roughly(value: number): number {
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(value)) - 1);
+  return Math.round(value / step) * step;
+}
+
 /** What a remedy would bring, as an estimate: "about € 120 more; 55 more heads of Batavia lettuce, 3 Jun – 28 Jun". */
 export function worthWords({ worth, gains }: Tried, units: UnitPreferences): string {
   const money =
     Math.abs(worth) < 0.5
       ? "about as much in all"
-      : `about ${quantityText(Math.abs(worth), "money", units)} ${worth > 0 ? "more" : "less"}`;
+      : `about ${quantityText(roughly(Math.abs(worth)), "money", units)} ${worth > 0 ? "more" : "less"}`;
   return gains
     ? `${money}; ${formatNumber(gains.units, 0)} more ${gains.unit} of ${gains.variety}, ${span(gains.from, gains.until)}`
     : money;

@@ -26,7 +26,7 @@ export function WeeksSheet({
 }) {
   return (
     <>
-      <style>{`@page { size: A4 landscape; margin: 8mm; } @media print { #sheet { padding: 0; zoom: ${count > 2 ? 0.62 : 0.8}; } }`}</style>
+      <style>{`@page { size: A4 landscape; margin: 8mm; } @media print { #sheet { padding: 0; zoom: 0.55; } }`}</style>
       <div className="no-print mb-3 flex flex-wrap items-center gap-2">
         {COUNTS.map((one) => (
           <PageLink

@@ -95,6 +95,7 @@ function planted(stand: PlacedStand & { readonly young?: boolean }) {
       start: 0,
       end: sites,
       batchId: 0,
+      stage: 0,
       variety: "",
       mark: { tone: stand.young ? 1 : 0, hatch: "plain" as const, initials: "" },
       sownOn: 0,

@@ -8,6 +8,7 @@ const run = (start: number, end: number, change: Partial<GrowingRun> = {}): Grow
   start,
   end,
   batchId: 1,
+  stage: 0,
   variety: "Mizuna",
   mark: { tone: 0, hatch: "plain", initials: "Mi" },
   sownOn: 0,

@@ -18,6 +18,7 @@ import { VarietyKey } from "../VarietyKey";
 import type { LineFocus } from "./lineFocus";
 import { clashWords, narrowWayWords } from "../words";
 import { StandNumbers } from "./StandNumbers";
+import { PlantDrag } from "./PlantDrag";
 import { usePlanEdit } from "./usePlanEdit";
 
 const StandForm = later(() => import("../StandForm").then((part) => part.StandForm));
@@ -43,6 +44,9 @@ export type StandEditing = { readonly what: "stand" | "new-stand" | "fill" };
 export function PlanWorkbench(props: PlanWorkbenchProps) {
   const { name, houses, home, chosenStand, growingAreas, loops, facts, below } = props;
   const [focus, setFocus] = useState<LineFocus | null>(null);
+  /** The line that dragged plants are over: what is looked at stays. */
+  const [over, setOver] = useState<LineFocus | null>(null);
+  const [carrying, setCarrying] = useState(false);
   const [editing, setEditing] = useOpened<StandEditing>(name);
   const units = useUnits();
   const [drawing, setDrawing] = useState(false);
@@ -96,8 +100,8 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
         <PlanDrawing
           houses={houses}
           home={home}
-          focus={focus}
-          onFocus={setFocus}
+          focus={over ?? focus}
+          onFocus={(line) => carrying || setFocus(line)}
           edit={drawing ? edit : null}
           draft={draft && inHouse && { houseId: inHouse.house.id, stand: draft }}
         />
@@ -117,7 +121,11 @@ export function PlanWorkbench(props: PlanWorkbenchProps) {
                   {narrowWayWords(way, units)}
                 </p>
               ))}
-            {shown && <LineStrip view={shown} line={focus?.standId === shown.stand.id ? focus.line : 0} />}
+            {shown && (
+              <PlantDrag views={views} onOver={setOver} onCarry={setCarrying}>
+                <LineStrip view={shown} line={focus?.standId === shown.stand.id ? focus.line : 0} />
+              </PlantDrag>
+            )}
           </>
         )}
       </div>

@@ -78,6 +78,7 @@ export function ReadableStand({
         stroke="transparent"
         strokeWidth={3}
         vectorEffect="non-scaling-stroke"
+        data-stand={stand.id}
         onPointerMove={pointAt}
         onPointerDown={pointAt}
       />

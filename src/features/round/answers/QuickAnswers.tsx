@@ -2,6 +2,7 @@
 import { useState, type ComponentType } from "react";
 import { Button } from "@/ui/Button";
 import type { AnswerContext } from "./context";
+import { ChainAnswer } from "./ChainAnswer";
 import { FitAnswer } from "./FitAnswer";
 import { PumpAnswerSheet } from "./PumpAnswerSheet";
 import { SowAnswer } from "./SowAnswer";
@@ -16,10 +17,11 @@ const SHEETS: Readonly<Record<Question, ComponentType<{ readonly context: Answer
   tank: TankAnswer,
   sow: SowAnswer,
   week: WeekAnswer,
+  chain: ChainAnswer,
   pump: PumpAnswerSheet,
 };
 
-/** Six questions that want an answer before there is any garden; which one is in the address. */
+/** Questions that want an answer before there is any garden; which one is in the address. */
 export function QuickAnswers({ context, first }: { readonly context: AnswerContext; readonly first: Question }) {
   const [question, setQuestion] = useState(first);
   const ask = (next: Question) => {

@@ -4,6 +4,7 @@ export const QUESTIONS = [
   { name: "tank", words: "How much goes into the tank?" },
   { name: "sow", words: "When do I sow, and how many?" },
   { name: "week", words: "How many a week?" },
+  { name: "chain", words: "Does it fit all the way?" },
   { name: "pump", words: "Will this pump do?" },
 ] as const;
 export type Question = (typeof QUESTIONS)[number]["name"];
