@@ -13,6 +13,7 @@ import { gardenSite, tablesOf } from "../src/server/garden/tables";
 import { today } from "../src/server/session/clock";
 import { DEMO_KEEPER } from "../demo/people";
 import { caller } from "./lib/calls";
+import { chartBench } from "./lib/chartBench";
 import { dragBench } from "./lib/dragBench";
 import { feedBench } from "./lib/feedBench";
 import { growthBench } from "./lib/growthBench";
@@ -78,6 +79,7 @@ await withDemo(async ({ url, databaseUrl }) => {
   if (wants("feed")) await feedBench(leastMs);
   if (wants("growth")) growthBench(leastMs);
   if (wants("season")) await seasonBench(await demoTables(databaseUrl), (work) => leastMs(work, TIMES));
+  if (wants("chart")) await chartBench(url, keeper.cookie, databaseUrl);
   if (wants("drag")) await dragBench(url, keeper.cookie);
   const leafBank = season.garden.growingAreas.find(({ name }) => name === "Leaf bank")!.id;
   if (wants("saves")) await saveBench(keeper, leafBank);

@@ -50,16 +50,24 @@ export async function seasonBench(
     );
   }
   const garden = timed((told) =>
-    planSeason(demo.tables, demo.site, demo.today, demo.sowWeekdays, {
+    planSeason(withoutPlan(demo.tables), demo.site, demo.today, demo.sowWeekdays, {
       open,
       look: ({ value, bound }) => void told(value, bound),
     }),
   );
   const season = garden.found as { value: number; bound: number; kind: string };
   console.log(
-    `  the demo garden, placed on its lines: ${((100 * (season.bound - season.value)) / season.bound).toFixed(2)} % after ${garden.seconds.toFixed(1)} s (asked: 0.5 % in 10 s)`,
+    `  the demo garden from what stands in it, placed on its lines: ${((100 * (season.bound - season.value)) / season.bound).toFixed(2)} % after ${garden.seconds.toFixed(1)} s (asked: 0.5 % in 10 s)`,
   );
   console.log(`  500 stays on 36 lines: ${least(() => placeStays(manyStays())).toFixed(0)} ms (asked: 100 ms)`);
+}
+
+/** What stands in a garden, and nothing that is only planned. */
+function withoutPlan(tables: Tables): Tables {
+  const begun = new Set(Object.values(tables.batch_stage ?? {}).map(({ batchId }) => batchId));
+  const kept = (table: string, name: string) =>
+    Object.fromEntries(Object.entries(tables[table] ?? {}).filter(([, row]) => begun.has(row[name]!)));
+  return { ...tables, batch: kept("batch", "id"), batch_place: kept("batch_place", "batchId") };
 }
 
 /** Stays of a year and a half on a bank of 36 lines, at nine tenths of its sites. */

@@ -1,5 +1,7 @@
+"use client";
+import { useState } from "react";
 import type { SeasonView } from "@/core/garden/seasonView";
-import { weeksOf, type Week, type WeekWork } from "@/core/garden/weeks";
+import { alike, weeksOf, type Week, type WeekWork } from "@/core/garden/weeks";
 import { dayInWords } from "@/core/units/day";
 import { counted } from "@/core/units/format";
 import { CropSwatch } from "@/features/frame/crops/CropSwatch";
@@ -13,19 +15,27 @@ export function WeekList({ view }: { readonly view: SeasonView }) {
   return (
     <ol aria-label="Season, week by week">
       {weeks.map((week) => (
-        <li key={week.from} className="border-b border-rule">
-          <details open={week === now}>
-            <summary className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-2 py-2">
-              <span className="sign text-xl">{dayInWords(week.from)}</span>
-              {week === now && <span className="bg-water px-1 text-sm font-bold text-on-strong">this week</span>}
-              <span className="text-sm text-soft">{weekWords(week)}</span>
-              <Troubles week={week} />
-            </summary>
-            <WeekBody week={week} view={view} />
-          </details>
-        </li>
+        <WeekLine key={week.from} week={week} view={view} isNow={week === now} />
       ))}
     </ol>
+  );
+}
+
+/** A week to open; what is in it is made when it is. */
+function WeekLine({ week, view, isNow }: { readonly week: Week; readonly view: SeasonView; readonly isNow: boolean }) {
+  const [isOpen, setOpen] = useState(isNow);
+  return (
+    <li className="border-b border-rule">
+      <details open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
+        <summary className="flex min-h-12 cursor-pointer flex-wrap items-baseline gap-x-2 py-2">
+          <span className="sign text-xl">{dayInWords(week.from)}</span>
+          {isNow && <span className="bg-water px-1 text-sm font-bold text-on-strong">this week</span>}
+          <span className="text-sm text-soft">{weekWords(week)}</span>
+          <Troubles week={week} />
+        </summary>
+        {isOpen && <WeekBody week={week} view={view} />}
+      </details>
+    </li>
   );
 }
 
@@ -47,7 +57,7 @@ function WeekBody({ week, view }: { readonly week: Week; readonly view: SeasonVi
   const taken = week.areas.filter(({ most }) => most > 0);
   return (
     <div className="pb-3">
-      <WorkOfWeek work={week.work} />
+      <WorkOfWeek work={alike(week.work)} />
       {week.missed.length > 0 && (
         <ul className="mt-1 text-sm text-alarm">
           {week.missed.map((line) => (
@@ -78,7 +88,7 @@ function WeekBody({ week, view }: { readonly week: Week; readonly view: SeasonVi
 }
 
 /** The work of a week, day by day. */
-export function WorkOfWeek({ work }: { readonly work: readonly WeekWork[] }) {
+function WorkOfWeek({ work }: { readonly work: readonly WeekWork[] }) {
   const days = [...new Set(work.map(({ day }) => day))];
   return (
     <dl>
