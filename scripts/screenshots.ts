@@ -32,7 +32,6 @@ const SHOTS: readonly Shot[] = [
   { name: "bench", path: "/place/bench" },
   { name: "water", path: "/water?loop=2" },
   { name: "lines", path: "/water/lines" },
-  { name: "pump", path: "/water/pump" },
   { name: "supply", path: "/water/supply" },
   { name: "feed", path: "/feed" },
   { name: "solve", path: "/feed/solve?loop=2&salts=shelf" },
@@ -41,6 +40,7 @@ const SHOTS: readonly Shot[] = [
   { name: "growth", path: "/growth" },
   { name: "climate", path: "/growth/climate" },
   { name: "batches", path: "/batches", prepare: holdBatch },
+  { name: "plan", path: "/batches/plan", prepare: planSeason },
   // Last: it changes how the days of a crop go by.
   { name: "crop", path: "/growth/crop?variety=1", prepare: goByWarmth },
 ];
@@ -91,8 +91,15 @@ async function readLeafTank(page: Page) {
 }
 
 async function holdBatch(page: Page) {
-  await page.locator('button[data-batch][aria-label^="Batavia"]').last().click();
+  const batches = page.locator('button[data-batch][aria-label^="Batavia"]');
+  await batches.first().waitFor();
+  await batches.nth(Math.round(0.6 * (await batches.count()))).click();
   await page.getByRole("button", { name: "A week later" }).click();
+}
+
+async function planSeason(page: Page) {
+  await page.getByRole("button", { name: "Plan the season" }).click();
+  await page.getByRole("heading", { name: "Orders that go short in it" }).waitFor({ timeout: 120_000 });
 }
 
 /** The tunnel of an example, told by hand. */

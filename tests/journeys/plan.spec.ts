@@ -192,3 +192,35 @@ test("the weeks are printed on one sheet; what is eaten at home shows its gaps",
     ((await page.pdf({ preferCSSPageSize: true })).toString("latin1").match(/\/Type\s*\/Page[^s]/g) ?? []).length,
   ).toBe(1);
 });
+
+test("plants are dragged from a line of the plan onto another one; what stands ready is offered for free sites", async ({
+  page,
+  garden,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 900 });
+  await page.goto("/place");
+  await ready(page);
+  const bank = page.getByRole("slider", { name: /Leaf bank/ });
+  const chip = page.getByRole("button", { name: /^(Batavia lettuce|Mizuna|Genoa-type basil) of / }).first();
+  await bank.press("Home");
+  for (let line = 0; line < 36 && !(await chip.isVisible()); line++) await bank.press("ArrowDown");
+  const [from, to] = [(await chip.boundingBox())!, (await bank.locator("rect[data-stand]").boundingBox())!];
+  const hands = () => garden.rows("select batch_id, line from batch_place where how = 'hand'");
+  expect(await hands()).toEqual([]);
+  // Down the bank until a line is met that is wide enough and nothing is kept on.
+  for (const share of [0.97, 0.03, 0.5, 0.9, 0.25, 0.75]) {
+    await page.mouse.move(from.x + 20, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 30, from.y - 20, { steps: 3 });
+    await page.mouse.move(to.x + to.width / 2, to.y + to.height * share, { steps: 6 });
+    await page.mouse.up();
+    await page.waitForTimeout(600);
+    if ((await hands()).length > 0) break;
+  }
+  expect((await hands()).length).toBeGreaterThan(0);
+  await expect(page.getByText("They stand there from now on").first()).toBeVisible();
+  const next = page.getByText("What comes next on the free sites?");
+  await bank.press("Home");
+  for (let line = 0; line < 36 && !(await next.isVisible()); line++) await bank.press("ArrowDown");
+  await expect(page.getByRole("button", { name: /from nursery bank/ }).first()).toBeVisible();
+});

@@ -2,7 +2,7 @@
 import { lineLabel, lineSitePoints, standLayout } from "@/core/place/standLayout";
 import type { StandView } from "@/core/garden/placeView";
 import { ChannelStrip } from "@/features/frame/plan/ChannelStrip";
-import { LinePlants } from "./plan/LinePlants";
+import { LinePlants, NextForLine } from "./plan/LinePlants";
 import { lineWordsToday, plantsOfLine } from "./lineToday";
 
 /** The line under the pointer or the keyboard focus, drawn large. */
@@ -27,13 +27,14 @@ export function LineStrip({ view, line }: { view: StandView; line: number }) {
         </span>{" "}
         <span className="text-soft">{words}</span>
       </p>
+      <LinePlants view={view} line={line} />
       <ChannelStrip
         label={`${name}, ${lineLabel(spec, line)}: ${words}`}
         lengthM={layout.lengthM}
         widthM={layout.widthM}
         sites={sites}
       />
-      <LinePlants view={view} line={line} />
+      <NextForLine view={view} line={line} />
     </div>
   );
 }

@@ -10,37 +10,42 @@ import { putBatch } from "@/server/batches/places";
 import { Button } from "@/ui/Button";
 import { plantsOfLine } from "../lineToday";
 
-/** What stands on a line, to be dragged onto another one; and for its free sites what stands ready elsewhere. */
+/** What stands on a line, to be dragged onto another one of the plan. */
 export function LinePlants({ view, line }: { readonly view: StandView; readonly line: number }) {
-  const sites = plantsOfLine(view, line);
   const runs = [
-    ...new Map(sites.flatMap((run) => (run ? [[`${run.batchId}/${run.stage}`, run] as const] : []))).values(),
+    ...new Map(
+      plantsOfLine(view, line).flatMap((run) => (run ? [[`${run.batchId}/${run.stage}`, run] as const] : [])),
+    ).values(),
   ];
-  const free = sites.findIndex((run) => run === undefined);
+  if (runs.length === 0) return null;
   return (
     <Only right="plan">
-      <div className="no-print mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <div className="no-print flex flex-wrap items-center gap-x-4">
         {runs.map((run) => (
           <Chip key={`${run.batchId}/${run.stage}`} run={run} />
         ))}
-        {runs.length > 0 && (
-          <span className="text-sm text-soft">
-            Drag it onto another line of the plan, and it stands there from now on.
-          </span>
-        )}
+        <span className="text-sm text-soft">drag it onto another line</span>
       </div>
-      {free >= 0 && view.waiting.length > 0 && (
-        <div className="no-print mt-2">
-          <p className="text-sm font-bold">What comes next on the free sites?</p>
-          <ul className="flex flex-wrap gap-2">
-            {view.waiting.map((plants) => (
-              <li key={plants.batchId}>
-                <NextPlants view={view} line={line} firstSite={free + 1} plants={plants} />
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+    </Only>
+  );
+}
+
+/** For the free sites of a line what stands ready elsewhere. */
+export function NextForLine({ view, line }: { readonly view: StandView; readonly line: number }) {
+  const free = plantsOfLine(view, line).findIndex((run) => run === undefined);
+  if (free < 0 || view.waiting.length === 0) return null;
+  return (
+    <Only right="plan">
+      <div className="no-print mt-2">
+        <p className="text-sm font-bold">What comes next on the free sites?</p>
+        <ul className="flex flex-wrap gap-2">
+          {view.waiting.map((plants) => (
+            <li key={plants.batchId}>
+              <NextPlants view={view} line={line} firstSite={free + 1} plants={plants} />
+            </li>
+          ))}
+        </ul>
+      </div>
     </Only>
   );
 }
