@@ -2,7 +2,7 @@ import { cropMarks, type CropMark } from "./cropMarks";
 import { seasonAreas, type GrowingAreaView } from "./seasonAreas";
 import type { Worked } from "./worked";
 import type { PlacedStay } from "../batches/places/areaPlaces";
-import { linesTouched, type SiteRun } from "../batches/places/siteRuns";
+import { rangesOfRuns, type SiteRun } from "../batches/places/siteRuns";
 import { isSownInTrays } from "../growth/cropKind";
 import { stepDay } from "../growth/stepDay";
 import { lineWords } from "../place/lineWords";
@@ -24,7 +24,7 @@ export interface BlockView {
   /** How its place came about, where it is kept. */
   readonly kept: PlacedStay["kept"];
   /** A place is kept for it, but it was put elsewhere: that one is not free. */
-  readonly isDisplaced: boolean;
+  readonly isDisplaced?: true;
 }
 
 export interface BatchView {
@@ -46,7 +46,6 @@ export interface BatchView {
   readonly unitsOrdered: number;
   readonly unitsInAll: number;
   readonly steps: readonly {
-    readonly name: string;
     readonly growingAreaId: number;
     readonly from: Day;
     readonly to: Day;
@@ -101,7 +100,8 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
         from: stay.from,
         to: stay.to,
         plants: stay.plants,
-        ...{ runs, over, kept, isDisplaced },
+        ...{ runs, over, kept },
+        ...(isDisplaced && { isDisplaced }),
         where: over > 0 ? "" : whereOf(stay.growingAreaId, runs),
       })),
   );
@@ -135,7 +135,6 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
         unitsOrdered: worked.unitsOrdered,
         unitsInAll: worked.unitsInAll,
         steps: worked.stays.map((stay) => ({
-          name: worked.variety.stages[stay.stage]!.name,
           growingAreaId: stay.growingAreaId,
           from: stay.from,
           to: stay.to,
@@ -152,7 +151,9 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
 /** Lines of runs of sites in words. */
 function lineNames({ input, growingAreaStands }: Worked): (areaId: number, runs: readonly SiteRun[]) => string {
   const areas = new Map(input.growingAreas.map((area) => [area.id, area]));
-  return (id, runs) => lineWords(growingAreaStands.get(id) ?? [], linesTouched(areas.get(id)!.sitesPerLine, runs));
+  const linesOf = (id: number, runs: readonly SiteRun[]) =>
+    rangesOfRuns(areas.get(id)!.sitesPerLine, runs).map(({ line }) => Number(line));
+  return (id, runs) => lineWords(growingAreaStands.get(id) ?? [], [...new Set(linesOf(id, runs))]);
 }
 
 function thinDays({ stays, variety }: Worked["plan"]["batches"][number]): Day[] {

@@ -8,8 +8,8 @@ const batch = (id: number, from: number): BatchView => ({
   ...{ targetPlants: 16, readyDay: from + 30, begun: false, cleared: false, note: "", pinned: false },
   ...{ unitsOrdered: 12, unitsInAll: 16, thinned: [from + 4] },
   steps: [
-    { name: "seed", growingAreaId: 1, from, to: from + 9, plants: 20, begun: false },
-    { name: "bank", growingAreaId: 2, from: from + 9, to: from + 30, plants: 17, begun: false },
+    { growingAreaId: 1, from, to: from + 9, plants: 20, begun: false },
+    { growingAreaId: 2, from: from + 9, to: from + 30, plants: 17, begun: false },
   ],
   serves: [{ day: from + 30, customer: "School", units: 12 }],
 });

@@ -38,10 +38,11 @@ export interface Week {
 
 /** The season week by week: the same facts as in its picture. */
 export function weeksOf(view: SeasonView): Week[] {
+  const places = new Map(view.blocks.map(({ batchId, stage, where }) => [`${batchId}/${stage}`, where]));
   const work = view.batches
-    .flatMap((batch) => workOf(batch, view))
+    .flatMap((batch) => workOf(batch, view, places))
     .filter(({ day }) => day >= view.from && day < view.to)
-    .sort((a, b) => a.day - b.day || ORDER[a.kind] - ORDER[b.kind] || a.variety.localeCompare(b.variety, "en"));
+    .sort((a, b) => a.day - b.day || ORDER[a.kind] - ORDER[b.kind] || byName(a.variety, b.variety));
   const mondays = Array.from({ length: view.to - view.from }, (_, at) => view.from + at).filter(
     (day) => day === view.from || weekdayOf(day) === 1,
   );
@@ -60,15 +61,16 @@ export function weeksOf(view: SeasonView): Week[] {
   });
 }
 
+const byName = new Intl.Collator("en").compare;
 const ORDER = { pick: 0, move: 1, thin: 2, sow: 3 } as const;
 
-function workOf(batch: BatchView, view: SeasonView): WeekWork[] {
+function workOf(batch: BatchView, view: SeasonView, places: ReadonlyMap<string, string>): WeekWork[] {
   const { id, variety, mark, steps, thinned, serves, cells, isTrays } = batch;
   const common = { batchId: id, variety, mark };
   const sown = isTrays ? "trays" : "cells";
   const place = (stage: number) => ({
     area: view.growingAreas.find((area) => area.id === steps[stage]!.growingAreaId)?.name ?? "",
-    lines: view.blocks.find((block) => block.batchId === id && block.stage === stage)?.where ?? "",
+    lines: places.get(`${id}/${stage}`) ?? "",
   });
   return [
     { ...common, kind: "sow", day: steps[0]!.from, count: cells, unit: sown, ...place(0) },

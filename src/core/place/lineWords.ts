@@ -29,7 +29,7 @@ export function lineWords(stands: readonly GrowingAreaStand[], lines: readonly n
   const parts: string[] = [];
   let first = 0;
   for (const { name, spec } of stands) {
-    const count = standCounts(spec).lines;
+    const count = linesOf(spec);
     const own = lines.filter((line) => line >= first && line < first + count).map((line) => line - first);
     first += count;
     if (own.length === 0) continue;
@@ -37,6 +37,17 @@ export function lineWords(stands: readonly GrowingAreaStand[], lines: readonly n
     parts.push(`${standLineWords(spec, own)}${where}`);
   }
   return parts.join("; ") || "above capacity";
+}
+
+const counted = new WeakMap<StandSpec, number>();
+
+/** Lines of a stand; a specification never changes, and is asked for over and over. */
+function linesOf(spec: StandSpec): number {
+  const known = counted.get(spec);
+  if (known !== undefined) return known;
+  const { lines } = standCounts(spec);
+  counted.set(spec, lines);
+  return lines;
 }
 
 function standLineWords(spec: StandSpec, lines: readonly number[]): string {

@@ -1,4 +1,5 @@
 "use client";
+import { useMemo } from "react";
 import { PageLink } from "@/ui/PageLink";
 import { dayInWords, isoFromDay, type Day } from "@/core/units/day";
 import { counted } from "@/core/units/format";
@@ -17,7 +18,8 @@ const AddBatches = later(() => import("./AddBatches").then((part) => part.AddBat
 const BatchForm = later(() => import("./BatchForm").then((part) => part.BatchForm));
 
 export interface SeasonSheetProps {
-  readonly view: SeasonView;
+  /** The season as text: its thousands of parts would take longer to send one by one than the rest of the page. */
+  readonly packed: string;
   /** How far the garden has moved. */
   readonly point: string;
   /** A batch needs a variety and a growing area first. */
@@ -29,7 +31,8 @@ export interface SeasonSheetProps {
 }
 
 /** The season: what is where, what moves when, and where there is no room. */
-export function SeasonSheet({ view, point, noBasis, weeks, sowWeekdays, chosen }: SeasonSheetProps) {
+export function SeasonSheet({ packed, point, noBasis, weeks, sowWeekdays, chosen }: SeasonSheetProps) {
+  const view = useMemo(() => JSON.parse(packed) as SeasonView, [packed]);
   const input = usePlanInput(point);
   const [adding, setAdding] = useOpened<boolean>("adding");
   const stopAdding = () => setAdding(null);
@@ -91,7 +94,7 @@ export function SeasonSheet({ view, point, noBasis, weeks, sowWeekdays, chosen }
 }
 
 /** Where it is over capacity, when and by how much, and the batches that have no place there. */
-function NoRoom({ view: { growingAreas, blocks, batches, today } }: Pick<SeasonSheetProps, "view">) {
+function NoRoom({ view: { growingAreas, blocks, batches, today } }: { readonly view: SeasonView }) {
   const over = growingAreas.flatMap((area) => {
     const out = blocks.filter((block) => block.growingAreaId === area.id && block.over > 0 && block.to > today);
     return area.daysOver > 0 || out.length > 0 ? [{ area, out }] : [];

@@ -32,7 +32,7 @@ export default async function BatchesPage({
       <SeasonSheet
         key={asked.batch ?? 0}
         chosen={asked.batch ?? null}
-        view={view}
+        packed={JSON.stringify(view)}
         point={`${who.moved.base} ${who.moved.revision} ${who.today}`}
         noBasis={rows.varieties.length === 0 || rows.growingAreas.length === 0}
         weeks={weeks}

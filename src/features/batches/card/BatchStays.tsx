@@ -15,7 +15,7 @@ export function BatchStays({ batch, view }: { readonly batch: BatchView; readonl
           const area = view.growingAreas.find(({ id }) => id === step.growingAreaId)?.name ?? "";
           const isAhead = step.to > view.today;
           return (
-            <tr key={step.name} className="border-t border-rule align-top">
+            <tr key={stage} className="border-t border-rule align-top">
               <th scope="row" className="py-1 text-left font-normal">
                 {area}
                 {block && (

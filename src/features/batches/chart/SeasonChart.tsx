@@ -24,6 +24,8 @@ import { WayOverlay } from "./WayOverlay";
 import { wayWords } from "./wayWords";
 
 const LEAST_WIDTH = 760;
+/** Before it is drawn, so that what is below does not jump far. */
+const USUAL_HEIGHT = 640;
 /** Below this the weeks are a list: days would be too narrow for a name. */
 const LIST_BELOW = 620;
 
@@ -36,12 +38,25 @@ export interface SeasonChartProps {
   readonly onChange: (batchId: number) => void;
 }
 
-/** Days across, growing areas down; the one that is open shows each batch as a block on its lines. On a phone the weeks are a list. */
-export function SeasonChart({ view, input, first, onChange }: SeasonChartProps) {
+/** The season as a picture; on a phone its weeks as a list. Drawn once its width is known, which the server does not know. */
+export function SeasonChart(props: SeasonChartProps) {
   const frame = useRef<HTMLDivElement>(null);
-  const layer = useRef<HTMLDivElement>(null);
   const measured = useElementWidth(frame);
-  const width = Math.max(LEAST_WIDTH, measured ?? 0);
+  return (
+    <div ref={frame} className="relative overflow-x-auto" style={{ minHeight: USUAL_HEIGHT }}>
+      {measured !== null &&
+        (measured < LIST_BELOW ? (
+          <WeekList view={props.view} />
+        ) : (
+          <DrawnSeason {...props} width={Math.max(LEAST_WIDTH, measured)} />
+        ))}
+    </div>
+  );
+}
+
+/** Days across, growing areas down; the one that is open shows each batch as a block on its lines. */
+function DrawnSeason({ view, input, first, onChange, width }: SeasonChartProps & { readonly width: number }) {
+  const layer = useRef<HTMLDivElement>(null);
   const batches = useMemo(() => new Map(view.batches.map((batch) => [batch.id, batch])), [view]);
   const [opened, setOpened] = useState<number | null>(() => openFor(view, first));
   const openId = view.growingAreas.some(({ id }) => id === opened) ? opened : openAtFirst(view);
@@ -108,59 +123,45 @@ export function SeasonChart({ view, input, first, onChange }: SeasonChartProps) 
     setHeld(null);
     setOpened(id);
   };
-  if (measured !== null && measured < LIST_BELOW)
-    return (
-      <div ref={frame}>
-        <WeekList view={view} />
-      </div>
-    );
   return (
-    <div ref={frame} className="relative overflow-x-auto" style={{ minHeight: geometry.height + 24 }}>
+    <>
       <p aria-live="polite" className="sticky left-0 h-6 truncate text-sm text-soft">
         {shown ? wayWords(shown, view) : "Point at a batch to see its whole way; press a growing area to open it."}
       </p>
-      {/* Drawn once its width is known, which the server does not know. */}
-      {measured !== null && (
-        <DndContext
-          sensors={sensors}
-          onDragStart={({ activatorEvent }) => {
-            dragged.current = blockUnder(activatorEvent.target);
-            if (dragged.current) setChosen(dragged.current.batchId);
-            setHeld(null);
-          }}
-          onDragMove={onDrag}
-          onDragEnd={onDrag}
-          onDragCancel={() => setHeld(null)}
+      <DndContext
+        sensors={sensors}
+        onDragStart={({ activatorEvent }) => {
+          dragged.current = blockUnder(activatorEvent.target);
+          if (dragged.current) setChosen(dragged.current.batchId);
+          setHeld(null);
+        }}
+        onDragMove={onDrag}
+        onDragEnd={onDrag}
+        onDragCancel={() => setHeld(null)}
+      >
+        <div
+          className="relative"
+          style={{ width, height: geometry.height }}
+          role="group"
+          aria-label="Season: arrow keys go from batch to batch, Page Up and Page Down follow one through the growing areas; Enter picks it up, arrows then move it by a day or a line, Escape cancels"
         >
-          <div
-            className="relative"
-            style={{ width, height: geometry.height }}
-            role="group"
-            aria-label="Season: arrow keys go from batch to batch, Page Up and Page Down follow one through the growing areas; Enter picks it up, arrows then move it by a day or a line, Escape cancels"
+          <ChartGround geometry={geometry} view={view} />
+          <Hand
+            onLight={setLit}
+            onKey={onKey}
+            onChoose={(batchId) => {
+              setChosen(batchId);
+              setHeld(null);
+            }}
           >
-            <ChartGround geometry={geometry} view={view} />
-            <Hand
-              onLight={setLit}
-              onKey={onKey}
-              onChoose={(batchId) => {
-                setChosen(batchId);
-                setHeld(null);
-              }}
-            >
-              <ChartBlocks {...{ geometry, batches, view, layer }} />
-            </Hand>
-            {shown && (
-              <WayOverlay
-                geometry={geometry}
-                view={view}
-                batch={shown}
-                held={held?.batchId === shown.id ? held : null}
-              />
-            )}
-            <AreaLabels bands={geometry.bands} today={view.today} onOpen={open} />
-          </div>
-        </DndContext>
-      )}
+            <ChartBlocks {...{ geometry, batches, view, layer }} />
+          </Hand>
+          {shown && (
+            <WayOverlay geometry={geometry} view={view} batch={shown} held={held?.batchId === shown.id ? held : null} />
+          )}
+          <AreaLabels bands={geometry.bands} today={view.today} onOpen={open} />
+        </div>
+      </DndContext>
       {active && (
         <BatchCard
           key={active.id}
@@ -178,7 +179,7 @@ export function SeasonChart({ view, input, first, onChange }: SeasonChartProps) 
           onChange={() => onChange(active.id)}
         />
       )}
-    </div>
+    </>
   );
 }
 

@@ -24,7 +24,6 @@ const block = (
   over: 0,
   where: "",
   kept: null,
-  isDisplaced: false,
 });
 const growingArea = (id: number, sites: number, lines: number): GrowingAreaView => ({
   ...{ id, name: `growing area ${id}`, sites, cleaningDays: 1 },
@@ -58,7 +57,6 @@ const batch = (
   unitsOrdered: 0,
   unitsInAll: 8,
   steps: steps.map(([growingAreaId, start, end]) => ({
-    name: "s",
     growingAreaId,
     from: from + start,
     to: from + end,
