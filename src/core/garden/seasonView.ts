@@ -148,12 +148,21 @@ export function seasonView(season: Worked, from: Day, to: Day): SeasonView {
   };
 }
 
+/** What a run of sites is called stays as long as the plan does: it is asked for with every look at the season. */
+const named = new WeakMap<readonly SiteRun[], string>();
+
 /** Lines of runs of sites in words. */
 function lineNames({ input, growingAreaStands }: Worked): (areaId: number, runs: readonly SiteRun[]) => string {
   const areas = new Map(input.growingAreas.map((area) => [area.id, area]));
   const linesOf = (id: number, runs: readonly SiteRun[]) =>
     rangesOfRuns(areas.get(id)!.sitesPerLine, runs).map(({ line }) => Number(line));
-  return (id, runs) => lineWords(growingAreaStands.get(id) ?? [], [...new Set(linesOf(id, runs))]);
+  return (id, runs) => {
+    const known = named.get(runs);
+    if (known !== undefined) return known;
+    const words = lineWords(growingAreaStands.get(id) ?? [], [...new Set(linesOf(id, runs))]);
+    named.set(runs, words);
+    return words;
+  };
 }
 
 function thinDays({ stays, variety }: Worked["plan"]["batches"][number]): Day[] {

@@ -84,7 +84,7 @@ test("what is pinned and what is sown is not touched, whatever else is planned",
     expect([batch!.removed[id], batch!.updated[id]]).toEqual([undefined, undefined]);
 });
 
-test("where no season can be planned it is said why; seed that never comes up is named", () => {
+test("where no season can be planned it is said why; seed that never comes up and places that no crop leads to are named", () => {
   expect(plan({ ...bare, order_line: {} })).toEqual({ kind: "no-orders" });
   expect(plan({ ...bare, stand: {} })).toEqual({ kind: "no-sites" });
   const soon = Object.fromEntries(all(bare, "order_line").map((row) => [row.id, { ...row, to: today + 8 }]));
@@ -92,6 +92,13 @@ test("where no season can be planned it is said why; seed that never comes up is
   const [lettuce] = all(bare, "variety").filter(({ name }) => name === "Lettuce, heads") as [Row];
   const dead = { ...bare.variety, [Number(lettuce.id)]: { ...lettuce, germination: 1e-9 } };
   expect(planned({ ...bare, variety: dead }).hopeless).toEqual(["Lettuce, heads"]);
+  const [area, stand] = [all(bare, "growing_area")[0]!, all(bare, "stand")[0]!];
+  const spare: Tables = {
+    ...bare,
+    growing_area: { ...bare.growing_area, 900: { ...area, id: 900, name: "Spare", position: 9 } },
+    stand: { ...bare.stand, 901: { ...stand, id: 901, name: "Spare bank", growingAreaId: 900, position: 99 } },
+  };
+  expect([planned(bare).idleAreas, planned(spare).idleAreas]).toEqual([[], ["Spare"]]);
 });
 
 test("batches are put on sites, swapped and let go; sites that another keeps are refused, and days are kept up with the plan", () => {

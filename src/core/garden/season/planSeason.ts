@@ -54,6 +54,8 @@ export interface PlannedSeason {
   readonly leftOut: number;
   readonly unpriced: readonly string[];
   readonly hopeless: readonly string[];
+  /** Growing areas with sites that no crop leads to: nothing can be planned there. */
+  readonly idleAreas: readonly string[];
   /** Why it is not better; null where that was not asked. */
   readonly reasons: SeasonReasons | null;
 }
@@ -91,7 +93,8 @@ export function planSeason(
   });
   if (found.kind === "no-room") return found;
   const { bound } = found;
-  const more = { kind: "season", bound, unpriced: season.unpriced, hopeless: season.hopeless } as const;
+  const { unpriced, hopeless } = season;
+  const more = { kind: "season", bound, unpriced, hopeless, idleAreas: idleAreas(before) } as const;
   const reasonsOf = (plan: SeasonPlan, apart: ReadonlySet<number> = new Set()) =>
     explain ? seasonReasons(before, season, plan, { open, apart }) : null;
   const asItIs = (value: number, plan: SeasonPlan) => {
@@ -132,6 +135,11 @@ function whyNone({ garden, input, today }: Worked): NoSeason | null {
     garden.orders.some(({ to }) => to >= today) || garden.varieties.some(({ eatenPerWeek }) => eatenPerWeek !== null);
   if (!isAsked) return { kind: "no-orders" };
   return input.growingAreas.every(({ sites }) => sites === 0) ? { kind: "no-sites" } : null;
+}
+
+function idleAreas({ input }: Worked): string[] {
+  const led = new Set(input.varieties.flatMap(({ stages }) => stages.map(({ growingAreaId }) => growingAreaId)));
+  return input.growingAreas.filter(({ id, sites }) => sites > 0 && !led.has(id)).map(({ name }) => name);
 }
 
 const plantsIn = (drafts: readonly DraftBatch[]) => drafts.reduce((sum, { targetPlants }) => sum + targetPlants, 0);

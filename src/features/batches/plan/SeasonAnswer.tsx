@@ -99,6 +99,14 @@ function Notes({ draft: { answer } }: { readonly draft: SeasonDraft }) {
           Growth.
         </li>
       )}
+      {(answer.idleAreas ?? []).length > 0 && (
+        <li className="text-soft">
+          No crop leads to {answer.idleAreas.join(", ")}: nothing can be planned there.{" "}
+          <PageLink href="/growth" className="underline">
+            Say under Growth what grows where
+          </PageLink>
+        </li>
+      )}
       {answer.leftOut > 0 && (
         <li className="border-l-[6px] border-alarm bg-alarm-pale px-3 py-1">
           {counted(answer.leftOut, "stay", "stays")} of batches found no place together and count as not fitting.
