@@ -1,13 +1,6 @@
 "use client";
-import {
-  DndContext,
-  MouseSensor,
-  TouchSensor,
-  useDraggable,
-  useSensor,
-  useSensors,
-  type DragMoveEvent,
-} from "@dnd-kit/core";
+import { DndContext, useDraggable, type DragMoveEvent } from "@dnd-kit/core";
+import { useDragSensors } from "@/features/frame/useDragSensors";
 import { useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from "react";
 import type { PlanInput } from "@/core/batches/types";
 import type { BatchView, SeasonView } from "@/core/garden/seasonView";
@@ -104,10 +97,7 @@ function DrawnSeason({ view, input, first, onChange, width }: SeasonChartProps &
       layer.current?.querySelector<HTMLElement>(`[data-block="${next.key}"]`)?.focus();
     }
   };
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
-  );
+  const sensors = useDragSensors();
   const dragged = useRef<{ batchId: number; stage: number } | null>(null);
   const onDrag = ({ delta }: DragMoveEvent) => {
     if (!dragged.current) return;
@@ -125,7 +115,7 @@ function DrawnSeason({ view, input, first, onChange, width }: SeasonChartProps &
   };
   return (
     <>
-      <p aria-live="polite" className="sticky left-0 h-6 truncate text-sm text-soft">
+      <p className="sticky left-0 h-6 truncate text-sm text-soft">
         {shown ? wayWords(shown, view) : "Point at a batch to see its whole way; press a growing area to open it."}
       </p>
       <DndContext

@@ -1,4 +1,5 @@
-import type { NamedLimit, ShortOrder, Tried } from "@/core/garden/season/reasons";
+import type { NamedLimit } from "@/core/garden/season/namedLimit";
+import type { ShortOrder, Tried } from "@/core/garden/season/reasons";
 import type { Remedy } from "@/core/garden/season/remedy";
 import { dayInWords, type Day } from "@/core/units/day";
 import type { UnitPreferences } from "@/core/units/dimensions";

@@ -1,13 +1,6 @@
 "use client";
-import {
-  DndContext,
-  MouseSensor,
-  TouchSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-  type DragMoveEvent,
-} from "@dnd-kit/core";
+import { DndContext, type DragEndEvent, type DragMoveEvent } from "@dnd-kit/core";
+import { useDragSensors } from "@/features/frame/useDragSensors";
 import type { ReactNode } from "react";
 import type { StandView } from "@/core/garden/placeView";
 import { lineUnder } from "@/features/frame/plan/standPaths";
@@ -30,10 +23,7 @@ export function PlantDrag({
   readonly children: ReactNode;
 }) {
   const put = useCommand(putBatch, { done: "They stand there from now on" });
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-  );
+  const sensors = useDragSensors();
   const lineAt = ({ activatorEvent, delta }: DragMoveEvent | DragEndEvent) => {
     const begun = activatorEvent as MouseEvent | TouchEvent;
     const { clientX, clientY } = "touches" in begun ? begun.touches[0]! : begun;
