@@ -57,7 +57,8 @@ function Keep({
   const keep = useCommand(keepPlaces, { done: "Its place is kept" });
   const letGo = useCommand(letPlacesGo, { done: "Its place is worked out again" });
   const stages = [{ batchId, stage }];
-  if (kept === null && begun) return null;
+  // What stands in the ground is nowhere else, whatever is worked out.
+  if (begun) return kept === null ? null : `, ${HOW[kept]}`;
   return (
     <>
       {kept !== null && `, ${HOW[kept]}`}

@@ -31,7 +31,7 @@ export function SeasonAnswer({
       <p className="text-xl">
         {answer.isUnchanged ? (
           <>
-            <b>Nothing changes.</b> The plan as it is is worth{" "}
+            <b>Nothing changes.</b> The present plan is worth{" "}
             <Why label="What the season is worth" how={HOW}>
               <b className="sign text-2xl">{quantityText(answer.value, "money", units)}</b>
             </Why>

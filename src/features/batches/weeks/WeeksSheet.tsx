@@ -11,6 +11,12 @@ import { PrintButton } from "@/ui/PrintButton";
 import { Household } from "./Household";
 
 const COUNTS = [1, 2, 4, 8] as const;
+const KINDS = [
+  { kind: "sow", words: "Sow" },
+  { kind: "thin", words: "Thin" },
+  { kind: "move", words: "Move" },
+  { kind: "pick", words: "Pick" },
+] as const;
 
 /** What is sown, thinned, moved and picked each week of the plan, on one sheet of paper. */
 export function WeeksSheet({
@@ -47,29 +53,36 @@ export function WeeksSheet({
           example="For instance on Monday 49 cells of Batavia lettuce to sow, on Thursday 44 seedlings to move to the nursery. Plan the season from the orders, or tell under Growth what is eaten at home."
         />
       )}
-      <div className="overflow-x-auto">
-        <table className="w-full min-w-[60rem] text-left align-top">
-          <thead>
+      <div className="md:overflow-x-auto">
+        <table className="w-full text-left align-top max-md:block md:min-w-[60rem]">
+          <thead className="max-md:hidden">
             <tr className="border-b-2 border-ink">
-              {["Week of", "Sow", "Thin", "Move", "Pick"].map((head) => (
+              {["Week of", ...KINDS.map(({ words }) => words)].map((head) => (
                 <th key={head} scope="col" className="sign py-1 pr-3 text-lg">
                   {head}
                 </th>
               ))}
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-md:block">
             {weeks.map((week) => (
-              <tr key={isoFromDay(week.from)} className="break-inside-avoid border-b border-soft align-top">
-                <th scope="row" className="sign py-2 pr-3 text-xl whitespace-nowrap">
+              <tr
+                key={isoFromDay(week.from)}
+                className="break-inside-avoid border-b border-soft align-top max-md:block"
+              >
+                <th scope="row" className="sign py-2 pr-3 text-xl whitespace-nowrap max-md:block">
                   {dayInWords(week.from)}
                   {week.from <= today && today < week.to && <span className="block text-sm">this week</span>}
                 </th>
-                {(["sow", "thin", "move", "pick"] as const).map((kind) => (
-                  <td key={kind} className="py-1.5 pr-3">
-                    <Works work={alike(week.work.filter((one) => one.kind === kind))} />
-                  </td>
-                ))}
+                {KINDS.map(({ kind, words }) => {
+                  const work = alike(week.work.filter((one) => one.kind === kind));
+                  return (
+                    <td key={kind} className={`py-1.5 pr-3 ${work.length > 0 ? "max-md:block" : "max-md:hidden"}`}>
+                      <span className="font-bold md:hidden">{words}</span>
+                      <Works work={work} />
+                    </td>
+                  );
+                })}
               </tr>
             ))}
           </tbody>
