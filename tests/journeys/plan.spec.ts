@@ -223,3 +223,39 @@ test("plants are dragged from a line of the plan onto another one; what stands r
   for (let line = 0; line < 36 && !(await next.isVisible()); line++) await bank.press("ArrowDown");
   await expect(page.getByRole("button", { name: /from nursery bank/ }).first()).toBeVisible();
 });
+
+test("a batch is pinned, split and joined again from its card; nonsense is told beside its field", async ({
+  page,
+  garden,
+}) => {
+  const [batch] = await garden.rows<{ id: number; plants: number }>(
+    `select batch.id, target_plants as plants from batch join variety on variety.id = variety_id
+      where variety.name = 'Batavia lettuce' and sow_day between '2027-09-20' and '2027-10-05' order by sow_day limit 1`,
+  );
+  const { id, plants } = batch!;
+  const card = page.getByRole("region", { name: /^Batavia lettuce of/ });
+  const open = async () => {
+    await page.goto("/batches");
+    await ready(page);
+    await page.locator(`button[data-batch="${id}"]`).last().click();
+  };
+  const plantsOf = async () =>
+    (await garden.rows<{ plants: number }>("select target_plants as plants from batch where id = $1", [id]))[0]!.plants;
+  await open();
+  await card.getByRole("button", { name: "Pin", exact: true }).click();
+  await expect(card.getByRole("button", { name: "Pinned" })).toHaveAttribute("aria-pressed", "true");
+  await card.getByRole("button", { name: "Split" }).click();
+  const field = card.getByRole("textbox");
+  await field.fill(String(plants));
+  await card.getByRole("button", { name: "Split" }).click();
+  await expect(card.getByRole("alert")).toHaveText(`A whole number from 1 to ${plants - 1}`);
+  await field.fill("5");
+  await card.getByRole("button", { name: "Split" }).click();
+  await expect(page.getByText("Batavia lettuce split").first()).toBeVisible();
+  expect(await plantsOf()).toBe(plants - 5);
+  await open();
+  await card.getByRole("button", { name: "Join" }).click();
+  await card.getByRole("button", { name: /, 5 plants$/ }).click();
+  await expect(page.getByText("Batavia lettuce joined").first()).toBeVisible();
+  expect(await plantsOf()).toBe(plants);
+});
