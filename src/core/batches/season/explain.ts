@@ -40,7 +40,7 @@ const DUST = 1e-4;
 export function explainPlan(problem: SeasonProblem, plan: SeasonPlan): Unmet[] {
   const given = problem.orders.map(() => 0);
   for (const { order, units } of plan.given) given[order]! += units;
-  const used = usageOf(problem, plan, () => true);
+  const used = usageOf(problem, plan);
   return problem.orders.flatMap(({ units }, order): Unmet[] => {
     const missing = units - given[order]!;
     if (missing <= Math.max(DUST, units * DUST)) return [];

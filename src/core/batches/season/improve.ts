@@ -1,5 +1,5 @@
 import type { OpenProgram } from "../../numeric/warmProgram";
-import { columnsOfPlan, seasonColumns } from "./columns";
+import { columnsOfPlan, seasonColumns, type SeasonColumns } from "./columns";
 import { dive } from "./dive";
 import { partOf, withPart } from "./part";
 import type { SeasonPlan, SeasonProblem } from "./problem";
@@ -9,6 +9,8 @@ import { usageOf } from "./usage";
 /** Sowings that are freed at once: enough to trade among, few enough to be settled in a moment. */
 const FREED = 30;
 const MOST_VARIETIES = 4;
+/** How far chance leads a dive from the nearest whole units, at the most. */
+const MOST_LUCK = 0.6;
 
 /** The best plan so far, with what it brings. */
 export interface Best {
@@ -23,27 +25,21 @@ export interface Best {
  * @returns a plan that is worth more, or null
  */
 export function improveOnce(problem: SeasonProblem, open: OpenProgram, best: Best, chance: () => number): Best | null {
-  const { varieties, freed } = freedSowings(problem, best, chance);
+  const freed = freedSowings(problem, best, chance);
   if (freed.size === 0) return null;
-  const part = partOf(
-    problem,
-    best.plan,
-    usageOf(problem, best.plan, () => true),
-    varieties,
-    freed,
-  );
+  const part = partOf(problem, best.plan, usageOf(problem, best.plan), freed);
   const relaxation = new Relaxation(part.problem, open);
   try {
-    const before = valueOf(part.problem, part.plan);
+    const before = worthOfColumns(relaxation.columns, part.plan);
     const least = before + Math.max(1e-6, 1e-8 * Math.abs(best.value));
     const start = relaxation.tighten();
     if (!start || start.value <= least) return null;
     const left = part.problem.sowings.flatMap(({ fixed }, index) => (fixed === null ? [index] : []));
-    const found = dive(relaxation, start, left, { luck: 0.6, chance, atLeast: least });
+    const found = dive(relaxation, start, left, { luck: MOST_LUCK * chance(), chance, atLeast: least });
     if (!found) return null;
     return {
       value: best.value + found.value - before,
-      plan: withPart(problem, best.plan, part, relaxation.planOf(found), varieties),
+      plan: withPart(best.plan, part, relaxation.planOf(found)),
     };
   } finally {
     relaxation.free();
@@ -52,7 +48,10 @@ export function improveOnce(problem: SeasonProblem, open: OpenProgram, best: Bes
 
 /** What a plan brings, as the relaxation counts it. */
 export function valueOf(problem: SeasonProblem, plan: SeasonPlan): number {
-  const columns = seasonColumns(problem);
+  return worthOfColumns(seasonColumns(problem), plan);
+}
+
+function worthOfColumns(columns: SeasonColumns, plan: SeasonPlan): number {
   const values = columnsOfPlan(columns, plan);
   return columns.worth.reduce((sum, worth, at) => sum + worth * values[at]!, 0);
 }
@@ -73,7 +72,7 @@ function freedSowings({ sowings, varieties, orders, days }: SeasonProblem, { pla
     })
     .sort((a, b) => a.distance - b.distance)
     .slice(0, FREED);
-  return { varieties: chosen, freed: new Set(near.map(({ index }) => index)) };
+  return new Set(near.map(({ index }) => index));
 }
 
 function missedOrders(orders: SeasonProblem["orders"], { given }: SeasonPlan) {

@@ -1,7 +1,7 @@
-import type { SeasonPlan, SeasonProblem, Sowing } from "./problem";
+import type { Given, SeasonPlan, SeasonProblem, Sowing } from "./problem";
 import { usageOf, type Usage } from "./usage";
 
-/** A part of a season as a problem of its own: some varieties, with what the others leave of each limit. */
+/** A part of a season as a problem of its own: some sowings and the orders that they can serve, with what all else leaves. */
 export interface Part {
   readonly problem: SeasonProblem;
   /** Its part of the plan that it was taken from. */
@@ -12,60 +12,75 @@ export interface Part {
 }
 
 /**
- * Some varieties of a season, of which some sowings are open and all others stand as they are planned.
+ * Some sowings of a season that are open, with the orders that they can serve. Other planned sowings that can serve these
+ * orders stand, and what they give to them is settled anew.
  *
  * @param whole what the whole plan takes
  */
-export function partOf(
-  problem: SeasonProblem,
-  plan: SeasonPlan,
-  whole: Usage,
-  varieties: ReadonlySet<number>,
-  open: ReadonlySet<number>,
-): Part {
-  const isOwn = (sowing: number) => varieties.has(problem.sowings[sowing]!.variety);
-  const sowings = problem.sowings.flatMap((_, index) =>
-    isOwn(index) && (open.has(index) || plan.units[index]! > 0) ? [index] : [],
+export function partOf(problem: SeasonProblem, plan: SeasonPlan, whole: Usage, open: ReadonlySet<number>): Part {
+  const chosen = [...open].map((index) => problem.sowings[index]!);
+  const orders = problem.orders.flatMap((order, index) =>
+    chosen.some((sowing) => canServe(sowing, order)) ? [index] : [],
   );
-  const orders = problem.orders.flatMap(({ variety }, index) => (varieties.has(variety) ? [index] : []));
+  const sowings = problem.sowings.flatMap((sowing, index) => {
+    const serves = () => orders.some((order) => canServe(sowing, problem.orders[order]!));
+    return open.has(index) || (plan.units[index]! > 0 && serves()) ? [index] : [];
+  });
   const sowingAt = new Map(sowings.map((index, at) => [index, at]));
   const orderAt = new Map(orders.map((index, at) => [index, at]));
-  const own = usageOf(problem, plan, isOwn);
+  const elsewhere = sowings.map((index) => problem.sowings[index]!.lots.map(() => 0));
+  const given: Given[] = [];
+  for (const gift of plan.given) {
+    const [sowing, order] = [sowingAt.get(gift.sowing), orderAt.get(gift.order)];
+    if (order !== undefined) given.push({ ...gift, sowing: sowing!, order });
+    else if (sowing !== undefined) elsewhere[sowing]![gift.lot]! += gift.units;
+  }
+  const own = {
+    ...problem,
+    sowings: sowings.map((index, at) => {
+      const sowing = problem.sowings[index]!;
+      return open.has(index) ? sowing : standing(sowing, plan.units[index]!, elsewhere[at]!);
+    }),
+    orders: orders.map((index) => problem.orders[index]!),
+  };
+  const ownPlan = { units: sowings.map((index) => plan.units[index]!), given };
+  return { problem: { ...own, ...limitsLeft(problem, whole, usageOf(own, ownPlan)) }, plan: ownPlan, sowings, orders };
+}
+
+const canServe = ({ variety, lots }: Sowing, order: { readonly variety: number; readonly day: number }) =>
+  variety === order.variety && lots.some(({ from, until }) => from <= order.day && order.day <= until);
+
+/** A sowing that stands: its sites, water and work are counted with all else, and so is what it gives elsewhere. */
+function standing(sowing: Sowing, units: number, elsewhere: readonly number[]): Sowing {
   return {
-    problem: {
-      ...problem,
-      // Rounding must not make the plan as it is too large for its own room.
-      areas: problem.areas.map(({ id, sites }, area) => ({
-        id,
-        sites: Array.from(own.sites[area]!, (mine, day) =>
-          Math.max(mine, (typeof sites === "number" ? sites : sites[day]!) - (whole.sites[area]![day]! - mine)),
-        ),
-      })),
-      water: problem.water && waterLeft(problem.water, (day) => whole.litres[day]! - own.litres[day]!),
-      labourMinutes:
-        problem.labourMinutes &&
-        problem.labourMinutes.map((most, week) =>
-          Math.max(own.minutes[week]!, most - (whole.minutes[week]! - own.minutes[week]!)),
-        ),
-      ...(problem.stocks && {
-        stocks: problem.stocks.map(({ id, amount }, at) => ({
-          id,
-          amount: Math.max(own.stocks[at]!, amount - (whole.stocks[at]! - own.stocks[at]!)),
-        })),
-      }),
-      sowings: sowings.map((index): Sowing => {
-        const sowing = problem.sowings[index]!;
-        return open.has(index) ? sowing : { ...sowing, fixed: plan.units[index]! };
-      }),
-      orders: orders.map((index) => problem.orders[index]!),
-    },
-    plan: {
-      units: sowings.map((index) => plan.units[index]!),
-      given: plan.given.flatMap((gift) =>
-        isOwn(gift.sowing) ? [{ ...gift, sowing: sowingAt.get(gift.sowing)!, order: orderAt.get(gift.order)! }] : [],
+    ...sowing,
+    ...{ fixed: units, stays: [], work: [] },
+    lots: sowing.lots.map((lot, at) => ({ ...lot, units: Math.max(0, lot.units - elsewhere[at]! / units) })),
+  };
+}
+
+/** What all else leaves of each limit. Rounding must not make the plan as it is too large for its own room. */
+function limitsLeft(problem: SeasonProblem, whole: Usage, own: Usage) {
+  const { areas, water, labourMinutes, stocks } = problem;
+  return {
+    areas: areas.map(({ id, sites }, area) => ({
+      id,
+      sites: Array.from(own.sites[area]!, (mine, day) =>
+        Math.max(mine, (typeof sites === "number" ? sites : sites[day]!) - (whole.sites[area]![day]! - mine)),
       ),
-    },
-    ...{ sowings, orders },
+    })),
+    water: water && waterLeft(water, (day) => whole.litres[day]! - own.litres[day]!),
+    labourMinutes:
+      labourMinutes &&
+      labourMinutes.map((most, week) =>
+        Math.max(own.minutes[week]!, most - (whole.minutes[week]! - own.minutes[week]!)),
+      ),
+    ...(stocks && {
+      stocks: stocks.map(({ id, amount }, at) => ({
+        id,
+        amount: Math.max(own.stocks[at]!, amount - (whole.stocks[at]! - own.stocks[at]!)),
+      })),
+    }),
   };
 }
 
@@ -84,18 +99,17 @@ function waterLeft(
 
 /** The whole plan with a part of it replaced. */
 export function withPart(
-  { sowings: all }: SeasonProblem,
   plan: SeasonPlan,
   { sowings, orders }: Pick<Part, "sowings" | "orders">,
   part: SeasonPlan,
-  varieties: ReadonlySet<number>,
 ): SeasonPlan {
   const units = [...plan.units];
   sowings.forEach((index, at) => (units[index] = part.units[at]!));
+  const settled = new Set(orders);
   return {
     units,
     given: [
-      ...plan.given.filter(({ sowing }) => !varieties.has(all[sowing]!.variety)),
+      ...plan.given.filter(({ order }) => !settled.has(order)),
       ...part.given.map((gift) => ({ ...gift, sowing: sowings[gift.sowing]!, order: orders[gift.order]! })),
     ],
   };

@@ -2,7 +2,7 @@ import type { SparseRow } from "../../numeric/warmProgram";
 import type { Gift, SeasonColumns } from "./columns";
 import type { SeasonProblem } from "./problem";
 
-const MOST_ORDERS = 4;
+const MOST_ORDERS = 5;
 const LEAST_BREAK = 1e-4;
 
 /** Orders of one variety that follow one another, and the lots that may serve them. */
@@ -14,7 +14,7 @@ interface Window {
 }
 
 /**
- * Cuts that know that units are whole. Of up to four orders that follow one another with demand D, where a sowing gives Y a
+ * Cuts that know that units are whole. Of up to five orders that follow one another with demand D, where a sowing gives Y a
  * unit, c = ⌈D ÷ Y⌉ and r = D − Y(c − 1): whatever set S of sowings serves them, units from S to the orders ≤ D − r(c − units
  * of S). The set that breaks it most is that of the sowings which give more than r times their units.
  *
@@ -30,7 +30,7 @@ export class RoundingCuts {
     this.#windows = problem.varieties.flatMap((_, variety) => windowsOf(problem, columns, variety));
   }
 
-  /** The two most broken cuts of each order that begins a window. */
+  /** The three most broken cuts of each order that begins a window. */
   broken(columns: Readonly<ArrayLike<number>>): SparseRow[] {
     const found: SparseRow[] = [];
     for (const windows of this.#windows) {
@@ -38,7 +38,7 @@ export class RoundingCuts {
         .map((window) => ({ window, by: breakOf(window, columns) }))
         .filter(({ by }) => by > LEAST_BREAK)
         .sort((a, b) => b.by - a.by);
-      for (const { window } of broken.slice(0, 2)) found.push(cutOf(window, columns));
+      for (const { window } of broken.slice(0, 3)) found.push(cutOf(window, columns));
     }
     found.push(...this.#leastCuts(columns));
     return found;

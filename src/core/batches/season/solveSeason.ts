@@ -40,10 +40,12 @@ export type SeasonResult =
       readonly isUnchanged: boolean;
     };
 
-/** With so few open sowings branching comes to its end soon; with more, trying on is worth more. */
-const SMALL = 150;
-const TRIES_WHERE_SMALL = 12;
-const TRIES = 600;
+/** Tries without success, up to so many open sowings: the fewer they are, the sooner branching comes to its end. */
+const TRIES = [
+  { most: 150, tries: 12 },
+  { most: 300, tries: 40 },
+  { most: Infinity, tries: 600 },
+] as const;
 
 /**
  * Solves a season: the bound by the linear relaxation with rounding cuts, a first plan by a guided dive, then better ones by
@@ -71,21 +73,21 @@ export function solveSeason(problem: SeasonProblem, { open, start = null, gap, l
       enough = look({ value: best?.value ?? null, bound, plan }) === "enough" || enough;
     };
     say(null);
+    const all = problem.sowings.flatMap(({ fixed }, index) => (fixed === null ? [index] : []));
     if (!isGood(best)) {
-      const all = problem.sowings.flatMap(({ fixed }, index) => (fixed === null ? [index] : []));
       const found = dive(relaxation, relaxed, all);
       if (found && (!best || found.value > best.value)) best = { value: found.value, plan: relaxation.planOf(found) };
       say(best?.plan ?? null);
     }
     best ??= nothingSown(problem, relaxation);
     if (!best) return { kind: "no-room" };
-    const all = problem.sowings.filter(({ fixed }) => fixed === null).length;
-    let left = all <= SMALL ? TRIES_WHERE_SMALL : TRIES;
+    const tries = TRIES.find(({ most }) => all.length <= most)!.tries;
+    let left: number = tries;
     while (!isGood(best) && !enough && left-- > 0) {
       const better: Best | null = improveOnce(problem, open, best, chance);
       if (better) {
         best = better;
-        left = Math.max(left, all <= SMALL ? TRIES_WHERE_SMALL : TRIES);
+        left = tries;
       }
       say(better?.plan ?? null);
     }

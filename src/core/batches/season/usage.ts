@@ -10,8 +10,7 @@ export interface Usage {
   readonly stocks: Float64Array;
 }
 
-/** @param isOwn sowings that are counted, by their place in the problem */
-export function usageOf(problem: SeasonProblem, plan: SeasonPlan, isOwn: (sowing: number) => boolean): Usage {
+export function usageOf(problem: SeasonProblem, plan: SeasonPlan): Usage {
   const { days, areas, sowings, orders, stocks = [] } = problem;
   const sites = areas.map(() => new Float64Array(days + 1));
   const litres = new Float64Array(days + 1);
@@ -27,7 +26,7 @@ export function usageOf(problem: SeasonProblem, plan: SeasonPlan, isOwn: (sowing
   };
   sowings.forEach((sowing, index) => {
     const units = plan.units[index]!;
-    if (units === 0 || !isOwn(index)) return;
+    if (units === 0) return;
     for (const { area, from, to, leave, plants, litres: daily, stocks: own } of sowing.stays) {
       over(sites[area]!, from, to, units * plants);
       over(litres, from, leave ?? to, units * daily);
@@ -36,7 +35,6 @@ export function usageOf(problem: SeasonProblem, plan: SeasonPlan, isOwn: (sowing
     for (const { day, minutes: each } of sowing.work) work(day, units * each);
   });
   for (const { sowing: index, lot, order, units } of plan.given) {
-    if (!isOwn(index)) continue;
     const { held, lots, pickMinutesPerUnit } = sowings[index]!;
     const { day } = orders[order]!;
     work(day, units * pickMinutesPerUnit);
