@@ -43,6 +43,7 @@ interface Block {
  */
 function siteRows(problem: SeasonProblem, columns: SeasonColumns, area: number): LimitRow[] {
   const taken = sitesTaken(problem, columns, area);
+  if (taken.length === 0) return [];
   const { sites } = problem.areas[area]!;
   const room = (day: number) => (typeof sites === "number" ? sites : sites[day]!);
   const starts = new Set(taken.map(({ from }) => from));

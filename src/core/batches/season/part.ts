@@ -1,3 +1,4 @@
+import type { SeasonColumns } from "./columns";
 import type { Given, SeasonPlan, SeasonProblem, Sowing } from "./problem";
 import { usageOf, type Usage } from "./usage";
 
@@ -15,17 +16,19 @@ export interface Part {
  * Some sowings of a season that are open, with the orders that they can serve. Other planned sowings that can serve these
  * orders stand, and what they give to them is settled anew.
  *
+ * @param columns of the whole problem
  * @param whole what the whole plan takes
  */
-export function partOf(problem: SeasonProblem, plan: SeasonPlan, whole: Usage, open: ReadonlySet<number>): Part {
-  const chosen = [...open].map((index) => problem.sowings[index]!);
-  const orders = problem.orders.flatMap((order, index) =>
-    chosen.some((sowing) => canServe(sowing, order)) ? [index] : [],
-  );
-  const sowings = problem.sowings.flatMap((sowing, index) => {
-    const serves = () => orders.some((order) => canServe(sowing, problem.orders[order]!));
-    return open.has(index) || (plan.units[index]! > 0 && serves()) ? [index] : [];
-  });
+export function partOf(
+  problem: SeasonProblem,
+  { giftsOf, giftsTo }: SeasonColumns,
+  plan: SeasonPlan,
+  whole: Usage,
+  open: ReadonlySet<number>,
+): Part {
+  const orders = inOrder([...open].flatMap((sowing) => giftsOf[sowing]!.map(({ order }) => order)));
+  const serving = orders.flatMap((order) => giftsTo[order]!.map(({ sowing }) => sowing));
+  const sowings = inOrder([...open, ...serving.filter((sowing) => plan.units[sowing]! > 0)]);
   const sowingAt = new Map(sowings.map((index, at) => [index, at]));
   const orderAt = new Map(orders.map((index, at) => [index, at]));
   const elsewhere = sowings.map((index) => problem.sowings[index]!.lots.map(() => 0));
@@ -47,8 +50,7 @@ export function partOf(problem: SeasonProblem, plan: SeasonPlan, whole: Usage, o
   return { problem: { ...own, ...limitsLeft(problem, whole, usageOf(own, ownPlan)) }, plan: ownPlan, sowings, orders };
 }
 
-const canServe = ({ variety, lots }: Sowing, order: { readonly variety: number; readonly day: number }) =>
-  variety === order.variety && lots.some(({ from, until }) => from <= order.day && order.day <= until);
+const inOrder = (places: readonly number[]) => [...new Set(places)].sort((a, b) => a - b);
 
 /** A sowing that stands: its sites, water and work are counted with all else, and so is what it gives elsewhere. */
 function standing(sowing: Sowing, units: number, elsewhere: readonly number[]): Sowing {

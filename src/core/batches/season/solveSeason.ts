@@ -2,7 +2,7 @@ import type { OpenProgram } from "../../numeric/warmProgram";
 import { requireRange } from "../../units/range";
 import { checkPlan, type CheckedPlan } from "./checkPlan";
 import { dive } from "./dive";
-import { improveOnce, valueOf, type Best } from "./improve";
+import { improvePlan, valueOf, type Best } from "./improve";
 import type { SeasonPlan, SeasonProblem } from "./problem";
 import { Relaxation } from "./relaxation";
 import { randomLcg } from "d3-random";
@@ -81,16 +81,16 @@ export function solveSeason(problem: SeasonProblem, { open, start = null, gap, l
     }
     best ??= nothingSown(problem, relaxation);
     if (!best) return { kind: "no-room" };
-    const tries = TRIES.find(({ most }) => all.length <= most)!.tries;
-    let left: number = tries;
-    while (!isGood(best) && !enough && left-- > 0) {
-      const better: Best | null = improveOnce(problem, open, best, chance);
-      if (better) {
-        best = better;
-        left = tries;
-      }
-      say(better?.plan ?? null);
-    }
+    if (!enough)
+      best = improvePlan(problem, best, {
+        ...{ open, chance, isGood },
+        tries: TRIES.find(({ most }) => all.length <= most)!.tries,
+        look: (better, plan) => {
+          best = better;
+          say(plan);
+          return enough ? "enough" : undefined;
+        },
+      });
     if (!isGood(best) && !enough) {
       const branched = relaxation.branch(best.plan, {
         gap,

@@ -14,9 +14,10 @@ import type { GardenSeason } from "./seasonProblem";
 /** Trimming ends after so many turns; what has no place then is said. */
 const MOST_TRIMS = 8;
 /** A solved plan is placed once: with more patience than a page has. */
-const PATIENCE = 8;
+const PATIENCE = 4;
 
-interface LeftOut {
+/** Plants of a stay that have no place. */
+export interface LeftOut {
   readonly growingAreaId: number;
   readonly plants: number;
   readonly stay: Stay;
@@ -30,6 +31,8 @@ export interface PlacedDraft {
   readonly after: Standing & { readonly plan: Plan };
   /** Stays of the days planned that have no place. */
   readonly leftOut: readonly LeftOut[];
+  /** What had to be planned away for lack of sites that lie together. */
+  readonly lost: readonly LeftOut[];
 }
 
 /**
@@ -45,17 +48,17 @@ export function placedDraft(
   season: GardenSeason,
   drafts: readonly DraftBatch[],
 ): PlacedDraft {
-  const place = (some: readonly DraftBatch[]): PlacedDraft => {
+  const place = (some: readonly DraftBatch[], lost: readonly LeftOut[]): PlacedDraft => {
     const changes = draftChanges(tables, before, season, some);
     const { garden, input, plan } = workOut(gardenOf(apply(tables, changes), site), NO_FACTS, before.today);
     const after = { garden, input, plan, placed: planPlaces(plan, input, PATIENCE) };
-    return { drafts: some, changes, after, leftOut: leftOutOf(after, before.today, season.days) };
+    return { drafts: some, changes, after, lost, leftOut: leftOutOf(after, before.today, season.days) };
   };
-  let found = place(drafts);
+  let found = place(drafts, []);
   for (let turn = 0; turn < MOST_TRIMS && found.leftOut.length > 0; turn++) {
     const next = trimmed(found, season);
     if (next === null) break;
-    found = place(next);
+    found = place(next.drafts, [...found.lost, ...next.lost]);
   }
   return found;
 }
@@ -70,16 +73,21 @@ export function leftOutOf({ placed }: Pick<Worked, "placed">, today: number, day
 }
 
 /** Drafts with what has no place made smaller; null where nothing of it is drafted. */
-function trimmed({ drafts, after, leftOut }: PlacedDraft, season: GardenSeason): DraftBatch[] | null {
+function trimmed(
+  { drafts, after, leftOut }: PlacedDraft,
+  season: GardenSeason,
+): Pick<PlacedDraft, "drafts" | "lost"> | null {
   const share = new Map<number, number>();
+  const lost: LeftOut[] = [];
   for (const { growingAreaId, plants, stay } of leftOut) {
     if (!drafts.some(({ id }) => id === stay.batchId)) continue;
     const area = after.input.growingAreas.find(({ id }) => id === growingAreaId)!;
     const fits = Math.min(plants - 1, roomBeside(area, after.placed.get(growingAreaId)!, stay));
+    lost.push({ growingAreaId, plants: plants - fits, stay });
     share.set(stay.batchId, Math.min(share.get(stay.batchId) ?? 1, fits / plants));
   }
   if (share.size === 0) return null;
-  return drafts.flatMap((draft) => {
+  const smaller = drafts.flatMap((draft) => {
     const own = share.get(draft.id);
     if (own === undefined) return [draft];
     const targetPlants = Math.floor(draft.targetPlants * own);
@@ -87,6 +95,7 @@ function trimmed({ drafts, after, leftOut }: PlacedDraft, season: GardenSeason):
     const cells = cellsOf(season, variety, targetPlants);
     return cells === null ? [] : [{ ...draft, targetPlants, cells }];
   });
+  return { drafts: smaller, lost };
 }
 
 /** The changes with the places of all that is planned. */

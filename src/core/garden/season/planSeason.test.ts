@@ -167,7 +167,8 @@ test("a batch is split and joined again; all of it, one that is sown and one of 
 test("orders too large name the limit and its days; with the remedy that was shown more of them is met", () => {
   const orders = all(bare, "order_line").map((row) => [row.id, { ...row, quantity: 4 * Number(row.quantity) }]);
   const large: Tables = { ...bare, order_line: Object.fromEntries(orders) };
-  const { reasons, value } = plan(large, true) as PlannedSeason;
+  const { reasons, value, bound, lostApart } = plan(large, true) as PlannedSeason;
+  expect(value + lostApart).toBeLessThanOrEqual(bound + 1e-6);
   const limited = reasons!.short.filter(({ why }) => why.kind === "limits");
   expect(limited.length).toBeGreaterThan(0);
   for (const { why, missing, days } of limited) {
@@ -182,7 +183,11 @@ test("orders too large name the limit and its days; with the remedy that was sho
   const [best] = reasons!.easing;
   expect(best!.worth).toBeGreaterThan(0);
   const wider = apply(large, remedyChanges(large, best!.remedy));
-  expect(planned(wider).value).toBeGreaterThan(value);
+  const there = planned(wider);
+  expect(there.value).toBeGreaterThan(value);
+  // What finds no sites together is planned otherwise: made smaller on its lines alone it would lose twice as much.
+  expect(there.lostApart).toBeGreaterThan(0);
+  expect(there.bound - there.value).toBeLessThan(0.03 * there.bound);
   // An order that is taken smaller is one that was short on most of its days.
   const fewer = limited.flatMap(({ remedies }) => remedies).find(({ remedy }) => remedy.kind === "fewer")!.remedy;
   if (fewer.kind !== "fewer") throw new Error("no order is made smaller");

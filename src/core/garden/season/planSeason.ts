@@ -1,7 +1,6 @@
 import { checkPlan } from "../../batches/season/checkPlan";
 import type { SeasonPlan } from "../../batches/season/problem";
 import { solveSeason } from "../../batches/season/solveSeason";
-import { worthOf } from "../../batches/season/worthOf";
 import type { OpenProgram } from "../../numeric/warmProgram";
 import type { Day } from "../../units/day";
 import { isEmpty, type Changes, type Tables } from "../changes";
@@ -11,10 +10,11 @@ import { gardenOf, type Site } from "../gardenOf";
 import { workOut } from "../workOut";
 import type { Worked } from "../worked";
 import { draftBatches, type DraftBatch } from "./draft";
-import { leftOutOf, placedDraft, withPlaces } from "./placedDraft";
+import { leftOutOf, withPlaces } from "./placedDraft";
+import { placedSeason } from "./placedSeason";
 import { presentPlan } from "./presentPlan";
 import { seasonReasons, type SeasonReasons } from "./reasons";
-import { seasonProblem, type GardenSeason } from "./seasonProblem";
+import { seasonProblem } from "./seasonProblem";
 import { seasonSettings } from "./usualSeason";
 
 /** How far the planning is, in money. */
@@ -48,8 +48,8 @@ export interface PlannedSeason {
   readonly bound: number;
   /** The plan as it is is as good: nothing changes. */
   readonly isUnchanged: boolean;
-  /** Finished plants that there are sites enough for, but not together: they are planned away. */
-  readonly plantsApart: number;
+  /** What the plan is worth less because sites enough were free, but not together. */
+  readonly lostApart: number;
   /** Stays that still have no place. */
   readonly leftOut: number;
   readonly unpriced: readonly string[];
@@ -69,7 +69,7 @@ const USUAL_GAP = 0.005;
  * @param tables the plan as it is
  * @returns the changes that lead to the season, its places included; or why there is none
  * @throws whatever `look` throws
- * @source solveSeason, areaPlaces
+ * @source solveSeason, placedSeason
  */
 export function planSeason(
   tables: Tables,
@@ -99,12 +99,13 @@ export function planSeason(
     explain ? seasonReasons(before, season, plan, { open, apart }) : null;
   const asItIs = (value: number, plan: SeasonPlan) => {
     const reasons = reasonsOf(plan);
-    return { ...more, isUnchanged: true, changes: {}, value, plantsApart: 0, leftOut: 0, reasons } as const;
+    return { ...more, isUnchanged: true, changes: {}, value, lostApart: 0, leftOut: 0, reasons } as const;
   };
   if (found.isUnchanged) return asItIs(found.value, found.plan);
-  const drafts = draftBatches(before, season, found.plan);
-  const placed = placedDraft(tables, site, before, season, drafts);
-  const { value, plan } = weighed(season, found.plan.units, placed.drafts, open);
+  const { placed, value, plan, lostApart, apart } = placedSeason({ tables, site, before, season }, found, {
+    ...{ open, enough: (1 - gap) * bound },
+    look: (better) => look({ value: better, bound, drafts: null }),
+  });
   // The plan as it is may give a little more than the problem counts on: it is weighed by what it brings.
   const worthNow = present && checkPlan(season.problem, present).money.total;
   const changes = withPlaces(placed, season);
@@ -114,20 +115,10 @@ export function planSeason(
   return {
     ...{ ...more, isUnchanged: false, value },
     changes,
-    plantsApart: plantsIn(drafts) - plantsIn(placed.drafts),
+    lostApart,
     leftOut: placed.leftOut.length,
-    reasons: reasonsOf(plan, madeSmaller(drafts, placed.drafts)),
+    reasons: reasonsOf(plan, apart),
   };
-}
-
-/** Varieties of which batches were made smaller, or dropped, when they were placed. */
-function madeSmaller(drafts: readonly DraftBatch[], placed: readonly DraftBatch[]): ReadonlySet<number> {
-  const plants = new Map(placed.map(({ sowing, targetPlants }) => [sowing, targetPlants]));
-  return new Set(
-    drafts.flatMap(({ sowing, targetPlants, varietyId }) =>
-      (plants.get(sowing) ?? 0) < targetPlants ? [varietyId] : [],
-    ),
-  );
 }
 
 function whyNone({ garden, input, today }: Worked): NoSeason | null {
@@ -140,19 +131,4 @@ function whyNone({ garden, input, today }: Worked): NoSeason | null {
 function idleAreas({ input }: Worked): string[] {
   const led = new Set(input.varieties.flatMap(({ stages }) => stages.map(({ growingAreaId }) => growingAreaId)));
   return input.growingAreas.filter(({ id, sites }) => sites > 0 && !led.has(id)).map(({ name }) => name);
-}
-
-const plantsIn = (drafts: readonly DraftBatch[]) => drafts.reduce((sum, { targetPlants }) => sum + targetPlants, 0);
-
-/** The plan, and what it is worth, with its batches as large as they were placed; behind the days planned as it was solved. */
-function weighed(
-  { problem, sowings, from, days }: GardenSeason,
-  solved: readonly number[],
-  drafts: readonly DraftBatch[],
-  open: OpenProgram,
-): { value: number; plan: SeasonPlan } {
-  const isPlanned = (at: number) => "sowDay" in sowings[at]! && (sowings[at] as { sowDay: Day }).sowDay < from + days;
-  const units = solved.map((own, at) => (isPlanned(at) ? 0 : own));
-  for (const { sowing, targetPlants } of drafts) units[sowing]! += targetPlants;
-  return worthOf(problem, units, open);
 }

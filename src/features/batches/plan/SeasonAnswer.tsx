@@ -83,6 +83,7 @@ export function SeasonAnswer({
 
 /** What the answer leaves out or stands on. */
 function Notes({ draft: { answer } }: { readonly draft: SeasonDraft }) {
+  const units = useUnits();
   return (
     <ul className="mt-2 space-y-1">
       {answer.unpriced.length > 0 && (
@@ -112,10 +113,10 @@ function Notes({ draft: { answer } }: { readonly draft: SeasonDraft }) {
           {counted(answer.leftOut, "stay", "stays")} of batches found no place together and count as not fitting.
         </li>
       )}
-      {answer.plantsApart > 0 && (
+      {answer.lostApart >= 0.5 && (
         <li className="text-soft">
-          For {counted(answer.plantsApart, "finished plant")} there were sites enough, but not together on lines: they
-          were planned away.
+          Sites enough were free, but not together on lines: that costs {quantityText(answer.lostApart, "money", units)}
+          .
         </li>
       )}
     </ul>
