@@ -1229,6 +1229,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "garden/season/draftView#draftView",
       "garden/season/keptSowings#drinking",
       "garden/season/keptSowings#keptSowing",
+      "garden/season/laterDay#laterDays",
       "garden/season/placedDraft#leftOutOf",
       "garden/season/placedSeason#placedSeason",
       "garden/season/placedDraft#placedDraft",

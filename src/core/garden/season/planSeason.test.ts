@@ -226,3 +226,23 @@ test("what is eaten at home is planned for as an order is; gaps, glut and all at
 const newBatch = (varietyId: number, sowDay: number, targetPlants: number) => ({
   ...{ varietyId, sowDay, targetPlants, cells: targetPlants + 5, clearedDay: null, note: "", pinned: false, typed: {} },
 });
+
+test("an order for one day that no sowing can reach is offered on the first of the weeks after it that one can, and is met then", () => {
+  const [row] = all(bare, "order_line");
+  // A Friday, as all of its orders are for.
+  const day = today + 7;
+  const near = { ...row!, id: 9_000, from: day, to: day, quantity: 5 };
+  const tables: Tables = { ...bare, order_line: { ...bare.order_line, 9_000: near } };
+  const { reasons } = plan(tables, true) as PlannedSeason;
+  const short = reasons!.short.find(({ orderIds }) => orderIds.includes(9_000))!;
+  expect(short.why.kind).toBe("no-sowing");
+  const later = short.remedies.find(({ remedy }) => remedy.kind === "later")!;
+  if (later.remedy.kind !== "later") throw new Error("not later");
+  const { from } = later.remedy;
+  expect([(from - day) % 7, later.worth > 0]).toEqual([0, true]);
+  const moved = apply(tables, remedyChanges(tables, later.remedy));
+  expect(moved.order_line![9_000]).toMatchObject({ from, to: from });
+  const { deliveries } = worked(apply(moved, real(planned(moved).changes, 80_000)));
+  const delivered = deliveries.find(({ orderId, day: on }) => orderId === 9_000 && on === from)!;
+  expect(delivered.state.kind).toBe("met");
+});

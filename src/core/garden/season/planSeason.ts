@@ -83,7 +83,8 @@ export function planSeason(
   const none = whyNone(before);
   if (none) return none;
   const settings = asked ?? seasonSettings(garden);
-  const season = seasonProblem(before, settings, sowWeekdays, mostTailDays);
+  const seasonOf = (worked: Worked) => seasonProblem(worked, settings, sowWeekdays, mostTailDays);
+  const season = seasonOf(before);
   if (season.problem.sowings.every(({ fixed }) => fixed !== null)) return { kind: "no-way" };
   const fits = leftOutOf(before, today, settings.horizonDays).length === 0;
   const present = fits ? presentPlan(before, season) : null;
@@ -96,7 +97,13 @@ export function planSeason(
   const { unpriced, hopeless } = season;
   const more = { kind: "season", bound, unpriced, hopeless, idleAreas: idleAreas(before) } as const;
   const reasonsOf = (plan: SeasonPlan, apart: ReadonlySet<number> = new Set()) =>
-    explain ? seasonReasons(before, season, plan, { open, apart }) : null;
+    explain
+      ? seasonReasons(before, season, plan, {
+          open,
+          apart,
+          seasonOf: (other) => seasonOf(workOut(other, NO_FACTS, today)),
+        })
+      : null;
   const asItIs = (value: number, plan: SeasonPlan) => {
     const reasons = reasonsOf(plan);
     return { ...more, isUnchanged: true, changes: {}, value, lostApart: 0, leftOut: 0, reasons } as const;

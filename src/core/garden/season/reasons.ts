@@ -4,8 +4,10 @@ import { worthOfMore, type WorthOfMore } from "../../batches/season/worthOfMore"
 import { groupBy } from "../../numeric/groupBy";
 import type { OpenProgram } from "../../numeric/warmProgram";
 import type { Day } from "../../units/day";
+import type { Garden } from "../garden";
 import type { Worked } from "../worked";
 import { easings, orderRemedies } from "./easing";
+import { laterDays } from "./laterDay";
 import { limitKey, namedLimit, type NamedLimit } from "./namedLimit";
 import type { Remedy } from "./remedy";
 import type { GardenSeason } from "./seasonProblem";
@@ -58,13 +60,22 @@ const LEAST_WORTH = 0.5;
  *
  * @param plan of the season's problem, as it was placed
  * @param apart varieties of which batches were made smaller because their sites do not lie together
- * @source explainPlan, worthOfMore
+ * @param seasonOf the season of a garden with other orders
+ * @source explainPlan, worthOfMore, laterDays
  */
 export function seasonReasons(
   worked: Worked,
   season: GardenSeason,
   plan: SeasonPlan,
-  { open, apart }: { readonly open: OpenProgram; readonly apart: ReadonlySet<number> },
+  {
+    open,
+    apart,
+    seasonOf,
+  }: {
+    readonly open: OpenProgram;
+    readonly apart: ReadonlySet<number>;
+    readonly seasonOf: (garden: Garden) => GardenSeason;
+  },
 ): SeasonReasons {
   const unmet = explainPlan(season.problem, plan).filter(
     ({ order }) => season.orders[order]!.day < season.from + season.days,
@@ -83,6 +94,7 @@ export function seasonReasons(
   const shown = groups.sort((a, b) => value(b) - value(a)).slice(0, MOST_SHORT);
   const limits = easings(worked, season, shown.flat());
   const own = shown.map((group) => orderRemedies(worked, season, group));
+  const later = laterDays(worked, season, shown, { open, seasonOf });
   const asked = [...limits, ...own.flat()];
   const worth = worthOfMore(
     season.problem,
@@ -98,7 +110,7 @@ export function seasonReasons(
       return {
         ...namesOf(worked, season, group),
         why,
-        remedies: [...own[at]!, ...touched].map((one) => tried.get(one)!),
+        remedies: [...(later[at] ? [later[at]] : []), ...[...own[at]!, ...touched].map((one) => tried.get(one)!)],
       };
     }),
     moreShort: groups.length - shown.length,
