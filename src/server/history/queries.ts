@@ -30,7 +30,10 @@ export interface ChangeFilter {
 const CHANGE = `change.id, change.act, change.undoes, change.at, person.name as "personName", table_name as "table", row_key as key,
   change.before, change.after, exists (select 1 from change later where later.garden_id = $1 and later.undoes = change.act) as undone`;
 
-/** What was changed, the newest first; all of it, or what touches a person, a batch, a house, a stand or a loop. */
+/**
+ * What was changed, the newest first; all of it, or what touches a person, a batch, a house, a stand or a loop. Rows of a
+ * what-if that is added or removed as a whole are left out beside it.
+ */
 export function changes(db: Db, gardenId: number, filter: ChangeFilter): Promise<Change[]> {
   return many<Change & Record<string, unknown>>(
     db,
@@ -44,6 +47,9 @@ export function changes(db: Db, gardenId: number, filter: ChangeFilter): Promise
         and ($5::integer is null or (table_name = 'stand' and it -> 'id' = to_jsonb($5)))
         and ($6::integer is null or (table_name = 'loop' and it -> 'id' = to_jsonb($6)) or it -> 'loop_id' = to_jsonb($6))
         and ($7::bigint is null or change.id < $7)
+        and (table_name <> 'change_set_row' or not exists (
+              select 1 from change whole
+               where whole.garden_id = $1 and whole.act = change.act and whole.table_name = 'change_set'))
       order by change.id desc limit $8`,
     [
       gardenId,
