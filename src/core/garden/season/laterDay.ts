@@ -4,7 +4,7 @@ import { Relaxation } from "../../batches/season/relaxation";
 import type { OpenProgram } from "../../numeric/warmProgram";
 import type { Garden, OrderRow } from "../garden";
 import type { Worked } from "../worked";
-import type { Tried } from "./reasons";
+import type { Tried } from "./remedy";
 import type { GardenSeason } from "./seasonProblem";
 
 const WEEK_DAYS = 7;

@@ -9,7 +9,7 @@ import type { Worked } from "../worked";
 import { easings, orderRemedies } from "./easing";
 import { laterDays } from "./laterDay";
 import { limitKey, namedLimit, type NamedLimit } from "./namedLimit";
-import type { Remedy } from "./remedy";
+import type { Remedy, Tried } from "./remedy";
 import type { GardenSeason } from "./seasonProblem";
 
 /** Orders of a crop for the same days that go short, and why. */
@@ -26,19 +26,6 @@ export interface ShortOrder {
     | { readonly kind: "limits"; readonly sowDay: Day; readonly limits: readonly NamedLimit[] }
     | { readonly kind: "no-sowing" | "cost" | "gap" | "apart" };
   readonly remedies: readonly Tried[];
-}
-
-/** A remedy with what it would bring by an estimate: money of the whole season, and units of the crop that gains most. */
-export interface Tried {
-  readonly remedy: Remedy;
-  readonly worth: number;
-  readonly gains: {
-    readonly variety: string;
-    readonly unit: string;
-    readonly units: number;
-    readonly from: Day;
-    readonly until: Day;
-  } | null;
 }
 
 /** Why a planned season is not better than it is. */

@@ -20,6 +20,19 @@ export type Remedy =
   | { readonly kind: "hours"; readonly hours: number }
   | { readonly kind: "salt"; readonly saltId: number; readonly name: string; readonly grams: number };
 
+/** A remedy with what it would bring by an estimate: money of the whole season, and units of the crop that gains most. */
+export interface Tried {
+  readonly remedy: Remedy;
+  readonly worth: number;
+  readonly gains: {
+    readonly variety: string;
+    readonly unit: string;
+    readonly units: number;
+    readonly from: Day;
+    readonly until: Day;
+  } | null;
+}
+
 /** The changes of the garden that a remedy is; none where what it changes is gone. */
 export function remedyChanges(tables: Tables, remedy: Remedy): Changes {
   switch (remedy.kind) {

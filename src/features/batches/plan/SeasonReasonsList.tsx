@@ -1,6 +1,6 @@
 "use client";
-import type { SeasonReasons, ShortOrder, Tried } from "@/core/garden/season/reasons";
-import type { Remedy } from "@/core/garden/season/remedy";
+import type { SeasonReasons, ShortOrder } from "@/core/garden/season/reasons";
+import type { Remedy, Tried } from "@/core/garden/season/remedy";
 import { dayInWords } from "@/core/units/day";
 import { counted, formatNumber } from "@/core/units/format";
 import { Only } from "@/features/frame/who";

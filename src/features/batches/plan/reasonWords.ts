@@ -1,6 +1,6 @@
 import type { NamedLimit } from "@/core/garden/season/namedLimit";
-import type { ShortOrder, Tried } from "@/core/garden/season/reasons";
-import type { Remedy } from "@/core/garden/season/remedy";
+import type { ShortOrder } from "@/core/garden/season/reasons";
+import type { Remedy, Tried } from "@/core/garden/season/remedy";
 import { dayInWords, type Day } from "@/core/units/day";
 import type { UnitPreferences } from "@/core/units/dimensions";
 import { counted, formatNumber, quantityText } from "@/core/units/format";
