@@ -234,6 +234,33 @@ test("what really happened is no part of a what-if, and one that is gone takes n
   });
 });
 
+test("one that is dropped is one line of the history, and comes back with all that was in it", async () => {
+  const id = await added("Dropped");
+  onPageOf(id);
+  valueOf(await (await place()).saveStand({ ...(await leafBank()), xM: 1.2 }));
+  onPageOf(null);
+  const inIt = () => rows("select entity, row_id, op, patch from change_set_row where set_id = $1", [id]);
+  const before = await inIt();
+  expect(before.length).toBeGreaterThan(0);
+  const dropped = actOf(await (await sets()).removeWhatIf({ id }));
+  expect(await inIt()).toEqual([]);
+  const { historyView } = await import("../../src/server/history/view");
+  const { seasonToRead } = await import("../../src/server/garden/season");
+  const { onBehalf } = await import("../../src/server/session/onBehalf");
+  const { session } = await import("../../src/server/session/session");
+  const who = await session();
+  const { acts } = await onBehalf(
+    who,
+    async (db) => historyView(db, who.gardenId, {}, (await seasonToRead(db, who)).garden),
+    { readOnly: true },
+  );
+  const act = acts.find((one) => one.act === dropped)!;
+  expect(act.changes.map(({ table }) => table)).toEqual(["change_set"]);
+  expect(act).toMatchObject({ canUndo: true, more: 0 });
+  expect(await undo(dropped)).toMatchObject({ ok: true });
+  expect(await inIt()).toEqual(before);
+});
+
 test("two what-ifs have two names: the second one is refused beside the field", async () => {
   await added("Twice");
   expect(said(await (await sets()).addWhatIf({ name: "Twice", purpose: "" }))).toMatchObject({

@@ -1,3 +1,5 @@
+import { randomLcg } from "d3-random";
+import { checkPlan } from "../../batches/season/checkPlan";
 import { improvePlan } from "../../batches/season/improve";
 import type { SeasonPlan, SeasonProblem } from "../../batches/season/problem";
 import { worthOf } from "../../batches/season/worthOf";
@@ -9,7 +11,6 @@ import type { Worked } from "../worked";
 import { draftBatches, type DraftBatch } from "./draft";
 import { placedDraft, type LeftOut, type PlacedDraft } from "./placedDraft";
 import type { GardenSeason } from "./seasonProblem";
-import { randomLcg } from "d3-random";
 
 /** What has no place comes back as a smaller growing area so many times. */
 const MOST_ROUNDS = 4;
@@ -72,7 +73,8 @@ export function placedSeason(
         return isStopped ? "enough" : undefined;
       },
     });
-    if (better.plan === best.plan) break;
+    // Whatever the improving says: a plan that the checker finds wrong is not placed.
+    if (better.plan === best.plan || checkPlan(season.problem, better.plan).broken.length > 0) break;
     next = better.plan;
   }
   return { ...best!, apart, lostApart: Math.max(0, solved.value - best!.value) };
