@@ -1095,6 +1095,7 @@ export const INSIDE: Readonly<Record<string, string>> = {
       "part#partOf",
       "part#withPart",
       "solveSeason#solveSeason",
+      "sharedBest#sharedBest",
       "usage#usageOf",
       "worthOf#worthOf",
       "worthOfMore#worthOfMore",

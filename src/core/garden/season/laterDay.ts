@@ -1,10 +1,9 @@
 import type { Unmet } from "../../batches/season/explain";
-import type { SeasonProblem } from "../../batches/season/problem";
-import { Relaxation } from "../../batches/season/relaxation";
+import { sharedBest, type SharedBest } from "../../batches/season/sharedBest";
 import type { OpenProgram } from "../../numeric/warmProgram";
 import type { Garden, OrderRow } from "../garden";
 import type { Worked } from "../worked";
-import type { Tried } from "./remedy";
+import { LEAST_WORTH, type Tried } from "./remedy";
 import type { GardenSeason } from "./seasonProblem";
 
 const WEEK_DAYS = 7;
@@ -12,7 +11,6 @@ const MOST_WEEKS = 12;
 /** Weeks that an order is solved with, and orders that are tried. */
 const MOST_SOLVED = 2;
 const MOST_ORDERS = 2;
-const LEAST_WORTH = 0.5;
 
 interface LaterWish {
   readonly open: OpenProgram;
@@ -34,7 +32,7 @@ export function laterDays(
   { open, seasonOf }: LaterWish,
 ): (Tried | null)[] {
   let tried = 0;
-  let asItIs: Shared | null = null;
+  let asItIs: SharedBest | null = null;
   return groups.map((group) => {
     const [unmet] = group;
     const { orderIds, day } = season.orders[unmet!.order]!;
@@ -44,7 +42,8 @@ export function laterDays(
     let solved = 0;
     for (let weeks = 1; weeks <= MOST_WEEKS && solved < MOST_SOLVED; weeks++) {
       const later = day + weeks * WEEK_DAYS;
-      if (later >= season.from + season.days) break;
+      // Orders of the last week are taken to go on: there one day would count for many.
+      if (later >= season.from + season.days - WEEK_DAYS) break;
       const there = seasonOf(movedBy(garden, order, later - day));
       if (!isReachable(there, order.id)) continue;
       solved++;
@@ -81,25 +80,4 @@ function isReachable({ orders, problem }: GardenSeason, orderId: number): boolea
         lots.some(({ from, until }) => from <= order.day && order.day <= until),
     )
   );
-}
-
-interface Shared {
-  readonly value: number;
-  /** Units given to the orders of each variety. */
-  readonly given: readonly number[];
-}
-
-/** The best there could be if plants could be shared. */
-function sharedBest(problem: SeasonProblem, open: OpenProgram): Shared | null {
-  const relaxation = new Relaxation(problem, open);
-  try {
-    const found = relaxation.tighten();
-    if (!found) return null;
-    const given = problem.varieties.map(() => 0);
-    for (const { column, order } of relaxation.columns.gifts)
-      given[problem.orders[order]!.variety]! += found.columns[column]!;
-    return { value: found.value, given };
-  } finally {
-    relaxation.free();
-  }
 }

@@ -13,7 +13,7 @@ import type { GardenSeason } from "./seasonProblem";
 
 /** Trimming ends after so many turns; what has no place then is said. */
 const MOST_TRIMS = 8;
-/** A solved plan is placed once: with more patience than a page has. */
+/** A solved plan is placed a few times: with more patience than a page has. */
 const PATIENCE = 4;
 
 /** Plants of a stay that have no place. */

@@ -9,7 +9,7 @@ import type { Worked } from "../worked";
 import { easings, orderRemedies } from "./easing";
 import { laterDays } from "./laterDay";
 import { limitKey, namedLimit, type NamedLimit } from "./namedLimit";
-import type { Remedy, Tried } from "./remedy";
+import { LEAST_WORTH, type Remedy, type Tried } from "./remedy";
 import type { GardenSeason } from "./seasonProblem";
 
 /** Orders of a crop for the same days that go short, and why. */
@@ -39,7 +39,6 @@ export interface SeasonReasons {
 
 const MOST_SHORT = 8;
 const MOST_EASING = 3;
-const LEAST_WORTH = 0.5;
 
 /**
  * Why orders are not met in full, and what would help: the limits that the nearest further sowing would break; and what more

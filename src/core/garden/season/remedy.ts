@@ -20,6 +20,9 @@ export type Remedy =
   | { readonly kind: "hours"; readonly hours: number }
   | { readonly kind: "salt"; readonly saltId: number; readonly name: string; readonly grams: number };
 
+/** Money, and units of a crop, below which a remedy is not worth telling. */
+export const LEAST_WORTH = 0.5;
+
 /** A remedy with what it would bring by an estimate: money of the whole season, and units of the crop that gains most. */
 export interface Tried {
   readonly remedy: Remedy;

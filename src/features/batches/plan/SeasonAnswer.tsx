@@ -115,8 +115,7 @@ function Notes({ draft: { answer } }: { readonly draft: SeasonDraft }) {
       )}
       {answer.lostApart >= 0.5 && (
         <li className="text-soft">
-          Sites enough were free, but not together on lines: that costs {quantityText(answer.lostApart, "money", units)}
-          .
+          {`Sites enough were free, but not together on lines: that costs ${quantityText(answer.lostApart, "money", units)}.`}
         </li>
       )}
     </ul>
