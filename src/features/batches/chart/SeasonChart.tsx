@@ -116,7 +116,9 @@ function DrawnSeason({ view, input, first, onChange, width }: SeasonChartProps &
   return (
     <>
       <p className="sticky left-0 h-6 truncate text-sm text-soft">
-        {shown ? wayWords(shown, view) : "Point at a batch to see its whole way; press a growing area to open it."}
+        {shown
+          ? wayWords(shown, view)
+          : view.batches.length > 0 && "Point at a batch to see its whole way; press a growing area to open it."}
       </p>
       <DndContext
         sensors={sensors}

@@ -47,10 +47,12 @@ export function DraftList({ setId, rows }: { readonly setId: number; readonly ro
         <table className="w-full max-w-3xl">
           <thead className="text-left text-soft">
             <tr>
-              <th className="font-normal">Take</th>
-              <th className="font-normal">Sow on</th>
-              <th className="font-normal">Crop</th>
-              <th className="text-right font-normal">Plants at the end</th>
+              <th className="pr-3 font-normal">Take</th>
+              <th className="pr-3 font-normal">Sow on</th>
+              <th className="pr-3 font-normal">Crop</th>
+              <th className="text-right font-normal">
+                Plants<span className="max-md:sr-only"> at the end</span>
+              </th>
               <th className="pl-4 font-normal">What</th>
             </tr>
           </thead>
@@ -60,14 +62,14 @@ export function DraftList({ setId, rows }: { readonly setId: number; readonly ro
                 <td>
                   <input
                     type="checkbox"
-                    className="size-5"
+                    className="size-5 accent-try"
                     aria-label={`Take ${variety} of ${dayInWords(sowDay)}`}
                     checked={!left.has(batchId)}
                     onChange={() => toggle(batchId)}
                   />
                 </td>
-                <td className="py-1">{dayInWords(sowDay, "weekday")}</td>
-                <td>{variety}</td>
+                <td className="py-1 pr-3">{dayInWords(sowDay, "weekday")}</td>
+                <td className="pr-3">{variety}</td>
                 <td className="text-right">
                   {plants.before !== null && plants.after !== null && plants.before !== plants.after && (
                     <span className="text-soft">{plants.before} → </span>
