@@ -68,7 +68,7 @@ export function DraftList({ setId, rows }: { readonly setId: number; readonly ro
                     onChange={() => toggle(batchId)}
                   />
                 </td>
-                <td className="py-1 pr-3">{dayInWords(sowDay, "weekday")}</td>
+                <td className="py-1 pr-3 whitespace-nowrap">{dayInWords(sowDay, "weekday")}</td>
                 <td className="pr-3">{variety}</td>
                 <td className="text-right">
                   {plants.before !== null && plants.after !== null && plants.before !== plants.after && (
