@@ -1,3 +1,4 @@
+import { constants, setPriority } from "node:os";
 import { parentPort } from "node:worker_threads";
 
 /** What a thread is asked to do, and what it says. */
@@ -20,6 +21,9 @@ export type Look = (progress: unknown) => "enough" | undefined;
 export type Work = (input: unknown, look: Look) => Promise<unknown>;
 
 class Stopped extends Error {}
+
+// Pages go before what is solved beside them: Linux takes this for the calling thread alone, not for the whole server.
+setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
 /** Works on one job after the other, and stays warm in between. */
 const port = parentPort!;

@@ -2,6 +2,8 @@ import type { Garden } from "./garden";
 import type { Worked } from "./worked";
 import type { Day } from "../units/day";
 import { cropMarks, type CropMark } from "./cropMarks";
+import { memo } from "./memo";
+import type { PlacedStay } from "../batches/places/areaPlaces";
 import type { Densities } from "../place/density";
 import { houseClashes, narrowWays, type HouseClash, type NarrowWay } from "../place/houseChecks";
 import type { StandWater } from "../place/kinds/model";
@@ -62,14 +64,25 @@ export interface HouseView {
 /** The tank that a stand gives its water back to. */
 export type LoopTank = TankRoom & { readonly loopName: string };
 
-/** Houses with their stands counted, what grows on every line today, and what is wrong or doubtful about their places. */
-export function houseViews(season: Worked): HouseView[] {
+/**
+ * Houses with their stands counted, what grows on every line today, and what is wrong or doubtful about their places; kept
+ * while what they are made from is the same.
+ */
+export function houseViews(season: Worked): readonly HouseView[] {
+  const { plan, placed, growingAreaStands, garden } = season;
+  const rows = [garden.houses, garden.stands, garden.growingAreas, garden.loops, garden.varieties] as const;
+  const from = [plan, placed, growingAreaStands, ...rows, garden.latitudeDeg] as const;
+  return memo("houseViews", from, () => freshViews(season));
+}
+
+function freshViews(season: Worked): readonly HouseView[] {
   const { garden } = season;
+  const today = growingToday(season);
   return garden.houses.map((house) => {
     const own = garden.stands.filter((stand) => stand.houseId === house.id);
     return {
       house,
-      stands: own.map((stand) => standView(stand, house, garden.latitudeDeg, aroundOf(stand, season))),
+      stands: own.map((stand) => standView(stand, house, garden.latitudeDeg, aroundOf(stand, season, today))),
       clashes: houseClashes(house, own),
       narrow: narrowWays(own),
     };
@@ -86,7 +99,7 @@ interface Around {
   readonly waiting: readonly WaitingPlants[];
 }
 
-function aroundOf(stand: Stand, season: Worked): Around {
+function aroundOf(stand: Stand, season: Worked, today: Today): Around {
   const { growingAreas, loops, stands, varieties } = season.garden;
   const isHere = ({ growingAreaId }: { readonly growingAreaId: number }) => growingAreaId === stand.growingAreaId;
   return {
@@ -94,7 +107,7 @@ function aroundOf(stand: Stand, season: Worked): Around {
     loopName: loops.find(({ id }) => id === stand.loopId)?.name ?? null,
     rootCrops: varieties.filter(({ kind, stages }) => kind === "root" && stages.some(isHere)).map(({ name }) => name),
     tank: tankOf(stand, loops, stands),
-    growing: growingOn(stand, season),
+    growing: growingOn(stand, season, today.get(stand.growingAreaId) ?? []),
     waiting: waitingFor(stand.growingAreaId, season),
   };
 }
@@ -151,32 +164,39 @@ function tankOf({ loopId, spec }: Stand, loops: Garden["loops"], stands: readonl
   };
 }
 
+/** What grows in a growing area today, on runs of all its sites. */
+type Today = ReadonlyMap<number, readonly GrowingRun[]>;
+
+function growingToday({ placed, plan, garden }: Worked): Today {
+  const marks = cropMarks(garden.varieties);
+  const batches = new Map(plan.batches.map((batch) => [batch.batch.id, batch]));
+  const runsOf = ({ stay, runs }: PlacedStay): GrowingRun[] => {
+    if (stay.from > plan.today || plan.today >= stay.to) return [];
+    const { variety, stays } = batches.get(stay.batchId)!;
+    const common = {
+      ...{ batchId: stay.batchId, stage: stay.stage },
+      variety: variety.name,
+      mark: marks.get(variety.id)!,
+      sownOn: stays[0]!.from,
+      dayOfStage: plan.today - stay.from,
+      daysOfStage: Math.max(1, stay.plannedEnd - stay.from),
+    };
+    return runs.map(({ start, end }) => ({ start, end, ...common }));
+  };
+  return new Map([...placed].map(([growingAreaId, stays]) => [growingAreaId, stays.flatMap(runsOf)]));
+}
+
 /** Today's runs of a growing area, cut out to this stand's part of the growing area's sites. */
-function growingOn(stand: Stand, { placed, growingAreaStands, plan, garden: rows }: Worked): GrowingRun[] {
+function growingOn(stand: Stand, { growingAreaStands }: Worked, today: readonly GrowingRun[]): GrowingRun[] {
   const stands = growingAreaStands.get(stand.growingAreaId) ?? [];
   const before = stands.slice(
     0,
     stands.findIndex((candidate) => candidate.id === stand.id),
   );
   const offset = before.reduce((sum, candidate) => sum + standCounts(candidate.spec).sites, 0);
-  const sites = standCounts(stand.spec).sites;
-  const today = (placed.get(stand.growingAreaId) ?? []).filter(
-    ({ stay }) => stay.from <= plan.today && plan.today < stay.to,
-  );
-  const marks = cropMarks(rows.varieties);
-  return today.flatMap(({ stay, runs }) => {
-    const batch = plan.batches.find((candidate) => candidate.batch.id === stay.batchId)!;
-    const common = {
-      ...{ batchId: stay.batchId, stage: stay.stage },
-      variety: batch.variety.name,
-      mark: marks.get(batch.variety.id)!,
-      sownOn: batch.stays[0]!.from,
-      dayOfStage: plan.today - stay.from,
-      daysOfStage: Math.max(1, stay.plannedEnd - stay.from),
-    };
-    return runs.flatMap((run) => {
-      const [start, end] = [Math.max(0, run.start - offset), Math.min(sites, run.end - offset)];
-      return end > start ? [{ start, end, ...common }] : [];
-    });
+  const { sites } = standCounts(stand.spec);
+  return today.flatMap((run) => {
+    const [start, end] = [Math.max(0, run.start - offset), Math.min(sites, run.end - offset)];
+    return end > start ? [{ ...run, start, end }] : [];
   });
 }

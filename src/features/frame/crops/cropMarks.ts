@@ -41,4 +41,4 @@ export function innerMark({ hatch }: Pick<CropMark, "hatch">, x: number, y: numb
   }
 }
 
-const figure = (value: number) => Number(value.toFixed(3));
+const figure = (value: number) => Math.round(value * 1000) / 1000;

@@ -1,5 +1,5 @@
 import { isInSight, lineSitePoints, standLayout, toHouse, type PointM, type RectM } from "@/core/place/standLayout";
-import type { PlacedStand, StandSpec } from "@/core/place/stand";
+import type { PlacedStand } from "@/core/place/stand";
 import type { GrowingRun } from "@/core/garden/placeView";
 import type { CropMark } from "@/core/garden/cropMarks";
 import { inkOn, innerMark, toneOf } from "@/features/frame/crops/cropMarks";
@@ -38,7 +38,7 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
   const sites = lineSitePoints(stand.spec);
   const spacingM = spacingOf(sites);
   const radiusM = Math.min(MOST_RADIUS_M, spacingM * 0.4, (lines[0]?.widthM ?? 1) * 0.75);
-  const at = (line: number, site: number) => point(lines[line]!, sites[site]!, stand);
+  const isSeen = lines.map((_, line) => isInSight(stand.spec, line));
   const taken = new Uint8Array(lines.length * sites.length);
   const discs = new Map<string, Drawn>();
   const stripes = new Map<string, Drawn>();
@@ -49,23 +49,23 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
     for (let index = run.start; index < Math.min(run.end, taken.length); index++) {
       taken[index] = 1;
       const line = Math.floor(index / sites.length);
-      if (!isInSight(stand.spec, line)) continue;
+      if (!isSeen[line]) continue;
       const { xM, yM } = pointOf(lines[line]!, sites[index % sites.length]!, stand);
-      own.parts.push(`M${xM.toFixed(3)} ${yM.toFixed(3)}h0`);
+      own.parts.push(`M${mm(xM)} ${mm(yM)}h0`);
       own.inner.push(innerMark(run.mark, xM, yM, ownRadiusM));
     }
-    stripesOf(run, stand.spec, lines.length, sites.length, (line, from, to) =>
+    stripesOf(run, isSeen, sites.length, (line, from, to) =>
       drawnAt(stripes, run.mark, 0).parts.push(stripe(lines[line]!, from / sites.length, to / sites.length, stand)),
     );
   }
   const free: string[] = [];
   for (let index = 0; index < taken.length; index++) {
     const line = Math.floor(index / sites.length);
-    if (!taken[index] && isInSight(stand.spec, line)) free.push(`M${at(line, index % sites.length)}h0`);
+    if (!taken[index] && isSeen[line]) free.push(`M${point(lines[line]!, sites[index % sites.length]!, stand)}h0`);
   }
   return {
     lines: lines
-      .filter((_, line) => isInSight(stand.spec, line))
+      .filter((_, line) => isSeen[line])
       .map((line) => rectPath(toHouse(line, stand)))
       .join(""),
     free: free.join(""),
@@ -110,14 +110,12 @@ function drawnAt(all: Map<string, Drawn>, mark: CropMark, age: number): Drawn {
 /** The parts of lines that a run covers, as the sites [from, to) on each. */
 function stripesOf(
   run: GrowingRun,
-  spec: StandSpec,
-  lines: number,
+  isSeen: readonly boolean[],
   perLine: number,
   say: (line: number, from: number, to: number) => void,
 ) {
-  for (let line = Math.floor(run.start / perLine); line < lines && line * perLine < run.end; line++)
-    if (isInSight(spec, line))
-      say(line, Math.max(0, run.start - line * perLine), Math.min(perLine, run.end - line * perLine));
+  for (let line = Math.floor(run.start / perLine); line < isSeen.length && line * perLine < run.end; line++)
+    if (isSeen[line]) say(line, Math.max(0, run.start - line * perLine), Math.min(perLine, run.end - line * perLine));
 }
 
 /** Along the middle of a line, its share of the sites as its share of the length. */
@@ -130,16 +128,22 @@ function spacingOf([a, b]: readonly PointM[]): number {
   return a && b ? Math.max(0.02, Math.hypot(b.xM - a.xM, b.yM - a.yM)) : 0.25;
 }
 
-const pointOf = (line: RectM, site: PointM, stand: Placed): PointM =>
-  toHouse({ xM: line.xM + site.xM, yM: line.yM + site.yM, lengthM: 0, widthM: 0 }, stand);
+/** As `toHouse` turns a rectangle, for a point: it is asked for every site. */
+const pointOf = (line: RectM, site: PointM, { turned, xM, yM }: Placed): PointM =>
+  turned
+    ? { xM: xM + line.yM + site.yM, yM: yM + line.xM + site.xM }
+    : { xM: xM + line.xM + site.xM, yM: yM + line.yM + site.yM };
+
+/** To the millimetre, without noughts behind. */
+const mm = (m: number) => Math.round(m * 1000) / 1000;
 
 function point(line: RectM, site: PointM, stand: Placed): string {
   const { xM, yM } = pointOf(line, site, stand);
-  return `${xM.toFixed(3)} ${yM.toFixed(3)}`;
+  return `${mm(xM)} ${mm(yM)}`;
 }
 
 export function rectPath({ xM, yM, lengthM, widthM }: RectM): string {
-  return `M${xM.toFixed(3)} ${yM.toFixed(3)}h${lengthM.toFixed(3)}v${widthM.toFixed(3)}h${(-lengthM).toFixed(3)}z`;
+  return `M${mm(xM)} ${mm(yM)}h${mm(lengthM)}v${mm(widthM)}h${mm(-lengthM)}z`;
 }
 
 /** The line under a point of the house, or null. */
