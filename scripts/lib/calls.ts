@@ -26,7 +26,7 @@ interface Manifest {
 }
 
 /** A connection that was just being handed to a process that died is never answered: it is given up and asked again. */
-const LONGEST_MS = 10_000;
+const LONGEST_MS = 30_000;
 
 /** The id under which the build knows an action. */
 export function actionId(name: string): string {

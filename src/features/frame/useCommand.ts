@@ -73,6 +73,7 @@ export function useCommand<Value>(action: Action<Value>, { done, undo, shows }: 
       const undoIt = undo ?? (act === undefined ? undefined : () => undoAct({ act }, newId()));
       if (done)
         toast.success(done, {
+          duration: undoIt ? UNDO_MS : undefined,
           action: undoIt && {
             label: "Undo",
             onClick: async () => {
@@ -104,6 +105,9 @@ function showRefusal({ status, message, fields }: WordedRefusal) {
     duration: signedOut ? 20_000 : undefined,
   });
 }
+
+/** Long enough to read what was done, look at it, and come back to undo it. */
+const UNDO_MS = 15_000;
 
 const NO_CONNECTION = "No connection: nothing was saved. What you typed is still here; try again.";
 const NO_ANSWER =
