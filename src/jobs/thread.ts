@@ -1,4 +1,4 @@
-import { constants, setPriority } from "node:os";
+import { setPriority } from "node:os";
 import { parentPort } from "node:worker_threads";
 
 /** What a thread is asked to do, and what it says. */
@@ -22,8 +22,9 @@ export type Work = (input: unknown, look: Look) => Promise<unknown>;
 
 class Stopped extends Error {}
 
-// Pages go before what is solved beside them: Linux takes this for the calling thread alone, not for the whole server.
-setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
+// Pages go a little before what is solved beside them. Linux takes this for the calling thread alone, not for the server;
+// more than a little would starve a solve on a machine that is busy with other work.
+setPriority(3);
 
 /** Works on one job after the other, and stays warm in between. */
 const port = parentPort!;

@@ -1,7 +1,7 @@
-import type { Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { expect, ready, test, type Garden } from "./garden";
 
-test.setTimeout(240_000);
+test.setTimeout(600_000);
 
 const count = async (garden: Garden, sql: string) =>
   Number((await garden.rows<{ n: string }>(`select count(*) as n from ${sql}`))[0]!.n);
@@ -11,8 +11,18 @@ async function plan(page: Page) {
   await page.goto("/batches/plan");
   await ready(page);
   await page.getByRole("button", { name: /^(Plan the season|Plan it again)$/ }).click();
-  await expect(page.getByRole("button", { name: "Plan it again" })).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByRole("button", { name: "Plan it again" })).toBeVisible({ timeout: 240_000 });
   await expect(page.getByRole("region", { name: "The planned season" })).toBeVisible();
+}
+
+/** Goes along the lines of a stand until something is shown of one. */
+async function walkTo(stand: Locator, what: Locator) {
+  await stand.press("Home");
+  for (let line = 1; line <= 36; line++) {
+    await expect(stand).toHaveAttribute("aria-valuenow", String(line));
+    if (await what.isVisible()) return;
+    await stand.press("ArrowDown");
+  }
 }
 
 test("from an empty plan and five standing orders to a season: some of it is taken and undone, the rest dropped; then all of it is taken", async ({
@@ -205,8 +215,7 @@ test("plants are dragged from a line of the plan onto another one; what stands r
   await ready(page);
   const bank = page.getByRole("slider", { name: /Leaf bank/ });
   const chip = page.getByRole("button", { name: /^(Batavia lettuce|Mizuna|Genoa-type basil) of / }).first();
-  await bank.press("Home");
-  for (let line = 0; line < 36 && !(await chip.isVisible()); line++) await bank.press("ArrowDown");
+  await walkTo(bank, chip);
   const [from, to] = [(await chip.boundingBox())!, (await bank.locator("rect[data-stand]").boundingBox())!];
   const hands = () => garden.rows("select batch_id, line from batch_place where how = 'hand'");
   expect(await hands()).toEqual([]);
@@ -216,15 +225,16 @@ test("plants are dragged from a line of the plan onto another one; what stands r
     await page.mouse.down();
     await page.mouse.move(from.x + 30, from.y - 20, { steps: 3 });
     await page.mouse.move(to.x + to.width / 2, to.y + to.height * share, { steps: 6 });
+    // Between two lines nothing is asked, and nothing answers.
+    const answered = page.waitForResponse((answer) => answer.request().method() === "POST", { timeout: 5000 });
     await page.mouse.up();
-    await page.waitForTimeout(600);
+    await answered.catch(() => null);
     if ((await hands()).length > 0) break;
   }
   expect((await hands()).length).toBeGreaterThan(0);
   await expect(page.getByText("They stand there from now on").first()).toBeVisible();
   const next = page.getByText("What comes next on the free sites?");
-  await bank.press("Home");
-  for (let line = 0; line < 36 && !(await next.isVisible()); line++) await bank.press("ArrowDown");
+  await walkTo(bank, next);
   await expect(page.getByRole("button", { name: /from nursery bank/ }).first()).toBeVisible();
 });
 
