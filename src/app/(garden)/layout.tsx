@@ -79,7 +79,7 @@ export default async function GardenLayout({ children }: { children: ReactNode }
           toastOptions={{
             classNames: {
               toast: "!font-text !bg-sheet !text-ink !border-2 !border-ink !rounded !text-base",
-              actionButton: "!bg-ink !text-ground",
+              actionButton: "!bg-ink !text-ground !h-10 !px-4 !text-base",
             },
           }}
         />

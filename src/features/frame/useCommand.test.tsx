@@ -33,7 +33,7 @@ test("what is done is said, offers to undo it, and the page is asked for again",
     duration: number;
   };
   // Four seconds, as other words stand, are gone before a hand in a wet glove is there.
-  expect([action.label, duration]).toEqual(["Undo", 15_000]);
+  expect([action.label, duration]).toEqual(["Undo", 10_000]);
   await act(() => action.onClick());
   expect(undoAct).toHaveBeenCalledWith({ act: "a-1" }, expect.any(String));
 });

@@ -107,7 +107,7 @@ function showRefusal({ status, message, fields }: WordedRefusal) {
 }
 
 /** Long enough to read what was done, look at it, and come back to undo it. */
-const UNDO_MS = 15_000;
+const UNDO_MS = 10_000;
 
 const NO_CONNECTION = "No connection: nothing was saved. What you typed is still here; try again.";
 const NO_ANSWER =
