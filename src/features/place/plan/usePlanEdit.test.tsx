@@ -79,3 +79,15 @@ test("duplicated beside itself under the next name, deleted, and both undone, th
   await waitFor(() => expect(undo.mock.calls.map(([input]) => input)).toEqual([{ act: "act-1" }, { act: "act-2" }]));
   expect(edit.current.canUndo).toBe(false);
 });
+
+test("an undo pressed while it is being saved waits for it, and undoes it", async () => {
+  let answer: (result: typeof saved) => void = () => undefined;
+  store.saveStand.mockImplementationOnce(() => new Promise((resolve) => (answer = resolve)));
+  const edit = editing();
+  await act(async () => void edit.current.change(1, { xM: 1 }));
+  await act(async () => void edit.current.undo());
+  expect(undo).not.toHaveBeenCalled();
+  await act(async () => answer({ ...saved, act: "act-3" }));
+  await waitFor(() => expect(undo.mock.calls.map(([input]) => input)).toEqual([{ act: "act-3" }]));
+  expect(edit.current.canUndo).toBe(false);
+});

@@ -47,7 +47,11 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   const [selected, select] = useState<number | null>(null);
   const [hand, setHand] = useState<{ readonly stand: Stand; readonly guides: readonly Guide[] } | null>(null);
   const inHand = hand?.stand ?? null;
-  const [acts, setActs] = useState<readonly string[]>([]);
+  const acts = useRef<readonly string[]>([]);
+  const [canUndo, setCanUndo] = useState(false);
+  /** What is being saved or undone: an undo pressed meanwhile waits for it. */
+  const underWay = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = <Value>(work: Promise<Value>) => (underWay.current = work) as Promise<Value>;
   const save = useCommand(saveStand, { done: "Saved" });
   const add = useCommand(addStands, { done: "Added" });
   const house = useCommand(saveHouse, { done: "House saved" });
@@ -62,9 +66,21 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
     const found = inHand && clashOf(houseOf(inHand), inHand, others(inHand));
     return found ? clashWords(found, units) : null;
   }, [inHand, houseOf, others, units]);
-  const did = (act: string | undefined) => {
-    if (act) setActs((before) => [...before, act]);
+  const setActs = (now: readonly string[]) => {
+    acts.current = now;
+    setCanUndo(now.length > 0);
   };
+  const did = (act: string | undefined) => {
+    if (act) setActs([...acts.current, act]);
+  };
+  async function undoLast() {
+    const act = acts.current.at(-1);
+    if (!act) return;
+    setHand(null);
+    const result = await undoing.run({ act });
+    // One that cannot be undone does not block those before it.
+    if (result.ok || result.status === 409) setActs(acts.current.filter((one) => one !== act));
+  }
   // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
   const settled = useRef<string | null>(null);
   const standRows = useNewest(stands);
@@ -82,7 +98,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   async function write(before: Stand, change: Changed): Promise<string | null> {
     const next = { ...before, ...change };
     settled.current = JSON.stringify(stands.find(({ id }) => id === before.id));
-    const result = await save.run({ ...formValues(STAND, before), ...change });
+    const result = await inTurn(save.run({ ...formValues(STAND, before), ...change }));
     if (!result.ok) {
       settled.current = null;
       setHand(null);
@@ -137,28 +153,21 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       const { houseId, growingAreaId, loopId, turned, groundM, spec } = stand;
       const copy = { houseId, growingAreaId, loopId, turned, groundM, spec };
       const name = nextName(stand.name, [...others(stand), stand]);
-      const result = await add.run({ stands: [{ ...copy, ...spot, name }] });
+      const result = await inTurn(add.run({ stands: [{ ...copy, ...spot, name }] }));
       if (result.ok) did(result.act);
     },
     remove: async (id) => {
-      const result = await removing.run({ id });
+      const result = await inTurn(removing.run({ id }));
       if (!result.ok) return;
       setHand(null);
       select(null);
       did(result.act);
     },
-    undo: async () => {
-      const act = acts.at(-1);
-      if (!act) return;
-      setHand(null);
-      const result = await undoing.run({ act });
-      // One that cannot be undone does not block those before it.
-      if (result.ok || result.status === 409) setActs((before) => before.slice(0, -1));
-    },
-    canUndo: acts.length > 0,
+    undo: () => inTurn(underWay.current.then(undoLast)),
+    canUndo,
     changeHouse: async (row, spot) => {
       const before = houseRows.newest(row.id) ?? row;
-      const result = await house.run({ ...formValues(HOUSE, before), ...spot });
+      const result = await inTurn(house.run({ ...formValues(HOUSE, before), ...spot }));
       if (!result.ok) return;
       houseRows.keep({ ...before, ...spot });
       did(result.act);
