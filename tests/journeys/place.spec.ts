@@ -18,21 +18,22 @@ const standAt = async (garden: Garden, name: string) =>
       [name],
     )
   )[0]!;
-/** Presses Tab until something of this name has the focus. */
-const tabTo = async (page: Page, name: RegExp) => {
-  for (let press = 0; press < 120; press++) {
-    await page.keyboard.press("Tab");
-    const at = await page.evaluate(
-      () =>
-        document.activeElement?.getAttribute("aria-label") ??
-        (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ??
-        document.activeElement?.textContent ??
-        "",
-    );
-    if (name.test(at.trim())) return;
-  }
-  throw new Error(`No way with Tab to ${name}`);
-};
+/** Presses Tab until something of this name has the focus; on and on while the page is on its way. */
+const tabTo = (page: Page, name: RegExp) =>
+  expect(async () => {
+    for (let press = 0; press < 120; press++) {
+      await page.keyboard.press("Tab");
+      const at = await page.evaluate(
+        () =>
+          document.activeElement?.getAttribute("aria-label") ??
+          (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ??
+          document.activeElement?.textContent ??
+          "",
+      );
+      if (name.test(at.trim())) return;
+    }
+    throw new Error(`No way with Tab to ${name}`);
+  }).toPass();
 
 test.describe("in a new garden", () => {
   test.use({ template: "bare_template", as: "keeper" });
