@@ -462,6 +462,7 @@ test("houses are moved and pulled with the keys; one that would leave its stands
   await expect(leanTo).toHaveAccessibleName(/8.5 m by 3 m, 16.5 m from the left/);
   await page.keyboard.press("Enter");
   await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
+  await expect(page.getByText("House saved").first()).toBeVisible();
   await page.keyboard.press("t");
   await page.keyboard.press("Enter");
   await expect(page.getByText(/reaches outside the house/).first()).toBeVisible();

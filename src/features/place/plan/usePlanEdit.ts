@@ -49,13 +49,9 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   const inHand = hand?.stand ?? null;
   const acts = useRef<readonly string[]>([]);
   const [canUndo, setCanUndo] = useState(false);
-  /** One after the other: what is put down or undone while a save is under way builds on what that save made. */
+  /** What is being saved or undone: an undo pressed meanwhile waits for it. */
   const underWay = useRef<Promise<unknown>>(Promise.resolve());
-  const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => {
-    const turn = underWay.current.then(work);
-    underWay.current = turn.catch(() => undefined);
-    return turn;
-  };
+  const inTurn = <Value>(work: Promise<Value>) => (underWay.current = work) as Promise<Value>;
   const save = useCommand(saveStand, { done: "Saved" });
   const add = useCommand(addStands, { done: "Added" });
   const house = useCommand(saveHouse, { done: "House saved" });
@@ -99,14 +95,10 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   }, [stands, inHand]);
   const standOf = standRows.newest;
   /** @returns why not, or null when it is saved */
-  function write(seen: Stand, change: Changed): Promise<string | null> {
-    settled.current = JSON.stringify(stands.find(({ id }) => id === seen.id));
-    return inTurn(() => writeNow(seen, change));
-  }
-  async function writeNow(seen: Stand, change: Changed): Promise<string | null> {
-    const before = standOf(seen.id) ?? seen;
+  async function write(before: Stand, change: Changed): Promise<string | null> {
     const next = { ...before, ...change };
-    const result = await save.run({ ...formValues(STAND, before), ...change });
+    settled.current = JSON.stringify(stands.find(({ id }) => id === before.id));
+    const result = await inTurn(save.run({ ...formValues(STAND, before), ...change }));
     if (!result.ok) {
       settled.current = null;
       setHand(null);
@@ -161,26 +153,25 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       const { houseId, growingAreaId, loopId, turned, groundM, spec } = stand;
       const copy = { houseId, growingAreaId, loopId, turned, groundM, spec };
       const name = nextName(stand.name, [...others(stand), stand]);
-      const result = await inTurn(() => add.run({ stands: [{ ...copy, ...spot, name }] }));
+      const result = await inTurn(add.run({ stands: [{ ...copy, ...spot, name }] }));
       if (result.ok) did(result.act);
     },
     remove: async (id) => {
-      const result = await inTurn(() => removing.run({ id }));
+      const result = await inTurn(removing.run({ id }));
       if (!result.ok) return;
       setHand(null);
       select(null);
       did(result.act);
     },
-    undo: () => inTurn(undoLast),
+    undo: () => inTurn(underWay.current.then(undoLast)),
     canUndo,
-    changeHouse: (row, spot) =>
-      inTurn(async () => {
-        const before = houseRows.newest(row.id) ?? row;
-        const result = await house.run({ ...formValues(HOUSE, before), ...spot });
-        if (!result.ok) return;
-        houseRows.keep({ ...before, ...spot });
-        did(result.act);
-      }),
+    changeHouse: async (row, spot) => {
+      const before = houseRows.newest(row.id) ?? row;
+      const result = await inTurn(house.run({ ...formValues(HOUSE, before), ...spot }));
+      if (!result.ok) return;
+      houseRows.keep({ ...before, ...spot });
+      did(result.act);
+    },
     busy: house.busy || save.busy || add.busy || removing.busy || undoing.busy,
   };
 }
