@@ -319,11 +319,8 @@ test("on the drawing a stand is moved, pulled and turned by mouse; what would no
     await page.getByRole("textbox", { name: "From the top" }).press("Enter");
     await expect.poll(async () => (await standAt(garden, "Bucket line")).y).toBe(1.5);
     await page.getByLabel("Buckets in a row").fill("60");
-    // While the change before is still coming in it may be refused as changed meanwhile: it is pressed again.
-    await expect(async () => {
-      await page.getByLabel("Buckets in a row").press("Enter");
-      await expect(page.getByText(/Bucket line reaches outside the house/).first()).toBeVisible({ timeout: 5000 });
-    }).toPass();
+    await page.getByLabel("Buckets in a row").press("Enter");
+    await expect(page.getByText(/Bucket line reaches outside the house/).first()).toBeVisible();
     await expect(page.getByLabel("Buckets in a row")).toHaveValue("60");
     await page.getByLabel("Buckets in a row").press("Escape");
   });
@@ -465,7 +462,6 @@ test("houses are moved and pulled with the keys; one that would leave its stands
   await expect(leanTo).toHaveAccessibleName(/8.5 m by 3 m, 16.5 m from the left/);
   await page.keyboard.press("Enter");
   await expect.poll(() => houseAt("Lean-to")).toEqual({ x: 16.5, y: 0, length: 8.5, width: 3 });
-  await expect(page.getByText("House saved").first()).toBeVisible();
   await page.keyboard.press("t");
   await page.keyboard.press("Enter");
   await expect(page.getByText(/reaches outside the house/).first()).toBeVisible();

@@ -38,7 +38,7 @@ export function StandNumbers({ stand, edit, onAll }: { stand: Stand; edit: PlanE
             label={label}
             dimension={dimension}
             value={valueOf(name)}
-            onCommit={(value) => edit.change(stand.id, { spec: { ...stand.spec, [name]: value } })}
+            onCommit={(value) => edit.change(stand.id, ({ spec }) => ({ spec: { ...spec, [name]: value } }))}
           />
         ))}
       </div>

@@ -80,14 +80,16 @@ test("duplicated beside itself under the next name, deleted, and both undone, th
   expect(edit.current.canUndo).toBe(false);
 });
 
-test("an undo pressed while it is being saved waits for it, and undoes it", async () => {
+test("what is put down while a save is under way is saved after it, on what it made; an undo waits for both", async () => {
   let answer: (result: typeof saved) => void = () => undefined;
   store.saveStand.mockImplementationOnce(() => new Promise((resolve) => (answer = resolve)));
   const edit = editing();
   await act(async () => void edit.current.change(1, { xM: 1 }));
+  await act(async () => void edit.current.change(1, { xM: 2 }));
   await act(async () => void edit.current.undo());
-  expect(undo).not.toHaveBeenCalled();
+  expect([store.saveStand.mock.calls.length, undo.mock.calls.length]).toEqual([1, 0]);
   await act(async () => answer({ ...saved, act: "act-3" }));
-  await waitFor(() => expect(undo.mock.calls.map(([input]) => input)).toEqual([{ act: "act-3" }]));
-  expect(edit.current.canUndo).toBe(false);
+  await waitFor(() => expect(undo.mock.calls.map(([input]) => input)).toEqual([{ act: "act-1" }]));
+  expect(store.saveStand.mock.calls[1]![0]).toMatchObject({ opened: { xM: 1 }, xM: 2 });
+  expect(edit.current.canUndo).toBe(true);
 });

@@ -30,7 +30,7 @@ export interface PlanEdit {
   readonly drop: () => Promise<void>;
   readonly cancel: () => void;
   /** Saves a change at once. @returns why not, or null */
-  readonly change: (id: number, change: Changed) => Promise<string | null>;
+  readonly change: (id: number, change: Changed | ((now: Stand) => Changed)) => Promise<string | null>;
   readonly duplicate: (id: number) => Promise<void>;
   readonly remove: (id: number) => Promise<void>;
   readonly undo: () => Promise<void>;
@@ -49,9 +49,13 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   const inHand = hand?.stand ?? null;
   const acts = useRef<readonly string[]>([]);
   const [canUndo, setCanUndo] = useState(false);
-  /** What is being saved or undone: an undo pressed meanwhile waits for it. */
+  /** One after the other: what is put down or undone while a save is under way builds on what that save made. */
   const underWay = useRef<Promise<unknown>>(Promise.resolve());
-  const inTurn = <Value>(work: Promise<Value>) => (underWay.current = work) as Promise<Value>;
+  const inTurn = <Value>(work: () => Promise<Value>): Promise<Value> => {
+    const turn = underWay.current.then(work);
+    underWay.current = turn.catch(() => undefined);
+    return turn;
+  };
   const save = useCommand(saveStand, { done: "Saved" });
   const add = useCommand(addStands, { done: "Added" });
   const house = useCommand(saveHouse, { done: "House saved" });
@@ -80,6 +84,8 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
     const result = await undoing.run({ act });
     // One that cannot be undone does not block those before it.
     if (result.ok || result.status === 409) setActs(acts.current.filter((one) => one !== act));
+    standRows.forget();
+    houseRows.forget();
   }
   // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
   const settled = useRef<string | null>(null);
@@ -95,16 +101,20 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   }, [stands, inHand]);
   const standOf = standRows.newest;
   /** @returns why not, or null when it is saved */
-  async function write(before: Stand, change: Changed): Promise<string | null> {
-    const next = { ...before, ...change };
-    settled.current = JSON.stringify(stands.find(({ id }) => id === before.id));
-    const result = await inTurn(save.run({ ...formValues(STAND, before), ...change }));
+  function write(seen: Stand, change: Changed | ((now: Stand) => Changed)): Promise<string | null> {
+    settled.current = JSON.stringify(stands.find(({ id }) => id === seen.id));
+    return inTurn(() => writeNow(seen, change));
+  }
+  async function writeNow(seen: Stand, wanted: Changed | ((now: Stand) => Changed)): Promise<string | null> {
+    const before = standOf(seen.id) ?? seen;
+    const change = typeof wanted === "function" ? wanted(before) : wanted;
+    const result = await save.run({ ...formValues(STAND, before), ...change });
     if (!result.ok) {
       settled.current = null;
       setHand(null);
       return Object.values(result.fields)[0] ?? result.message;
     }
-    standRows.keep(next);
+    standRows.keep({ ...before, ...change });
     did(result.act);
     return null;
   }
@@ -153,25 +163,26 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       const { houseId, growingAreaId, loopId, turned, groundM, spec } = stand;
       const copy = { houseId, growingAreaId, loopId, turned, groundM, spec };
       const name = nextName(stand.name, [...others(stand), stand]);
-      const result = await inTurn(add.run({ stands: [{ ...copy, ...spot, name }] }));
+      const result = await inTurn(() => add.run({ stands: [{ ...copy, ...spot, name }] }));
       if (result.ok) did(result.act);
     },
     remove: async (id) => {
-      const result = await inTurn(removing.run({ id }));
+      const result = await inTurn(() => removing.run({ id }));
       if (!result.ok) return;
       setHand(null);
       select(null);
       did(result.act);
     },
-    undo: () => inTurn(underWay.current.then(undoLast)),
+    undo: () => inTurn(undoLast),
     canUndo,
-    changeHouse: async (row, spot) => {
-      const before = houseRows.newest(row.id) ?? row;
-      const result = await inTurn(house.run({ ...formValues(HOUSE, before), ...spot }));
-      if (!result.ok) return;
-      houseRows.keep({ ...before, ...spot });
-      did(result.act);
-    },
+    changeHouse: (row, spot) =>
+      inTurn(async () => {
+        const before = houseRows.newest(row.id) ?? row;
+        const result = await house.run({ ...formValues(HOUSE, before), ...spot });
+        if (!result.ok) return;
+        houseRows.keep({ ...before, ...spot });
+        did(result.act);
+      }),
     busy: house.busy || save.busy || add.busy || removing.busy || undoing.busy,
   };
 }
