@@ -800,6 +800,7 @@ export const CALLS: Readonly<Record<string, Call>> = {
   "units/format#formatQuantity": { args: [1, "length", METRIC] },
   "units/format#quantityText": { args: [1, "length", METRIC] },
   "units/parse#parseQuantity": { args: ["3 ft 6", "length", METRIC] },
+  "units/rounded#inMm": { args: [0.25] },
   "units/rounded#inText": { args: ["{10 m} for most drip", METRIC] },
   "units/rounded#roundIn": { args: [6, "length", { ...METRIC, system: "us" }] },
   "units/slips#suspectSlip": { args: ["ec", 14] },

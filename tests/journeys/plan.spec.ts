@@ -23,6 +23,7 @@ async function walkTo(stand: Locator, what: Locator) {
     if (await what.isVisible()) return;
     await stand.press("ArrowDown");
   }
+  await expect(what).toBeVisible();
 }
 
 test("from an empty plan and five standing orders to a season: some of it is taken and undone, the rest dropped; then all of it is taken", async ({

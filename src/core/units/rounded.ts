@@ -1,5 +1,6 @@
 import { DIMENSIONS, fromBase, preferredUnit, toBase, type Dimension, type UnitPreferences } from "./dimensions";
 import { quantityText } from "./format";
+import { GREATEST, requireRange } from "./range";
 
 /** Steps of round figures by unit: from a size on, what a figure is rounded to. */
 const ROUND_STEPS: Readonly<Record<string, readonly (readonly [from: number, step: number])[]>> = {
@@ -88,4 +89,13 @@ export function inText(text: string, units: UnitPreferences): string {
     if (units.system === "metric" && symbol !== "°C") return `${figure} ${symbol}`;
     return quantityText(roundIn(toBase(Number(figure), unit), dimension, units), dimension, units);
   });
+}
+
+/**
+ * A length to the millimetre, as it is drawn and kept; written without noughts behind.
+ * @param metres any length or place, m
+ * @throws RangeError when it is no number
+ */
+export function inMm(metres: number): number {
+  return Math.round(requireRange("inMm", "metres", metres, -GREATEST) * 1000) / 1000;
 }

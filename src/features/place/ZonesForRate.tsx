@@ -8,6 +8,7 @@ import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { QuantityInput, type QuantityValue } from "@/ui/QuantityInput";
 import { Why } from "@/ui/Why";
+import { inMm } from "@/core/units/rounded";
 
 /** Sites that each zone of a graded line needs for so many plants a week, beside those it has; lengths to match on request. */
 export function ZonesForRate() {
@@ -76,5 +77,3 @@ function wantedAndThere(spec: ChannelBank, rate: number) {
     return null;
   }
 }
-
-const inMm = (metres: number) => Math.round(metres * 1000) / 1000;

@@ -7,6 +7,7 @@ import type { RectM } from "../kinds/model";
 import { aisleUsed } from "../linesIntoHouse";
 import { standCounts } from "../standCounts";
 import { stretched } from "./stretch";
+import { inMm } from "../../units/rounded";
 
 export interface FillRules {
   /** Clearance along the walls and around what is there already. */
@@ -118,5 +119,3 @@ export function largestFree(
     }
   return best;
 }
-
-const inMm = (metres: number) => Math.round(metres * 1000) / 1000;

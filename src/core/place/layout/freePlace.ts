@@ -2,6 +2,7 @@ import { requireFigures } from "../../units/range";
 import { fitsIn } from "../fit";
 import { requireHouse, requireRect } from "../requireRect";
 import type { RectM } from "../kinds/model";
+import { inMm } from "../../units/rounded";
 
 /**
  * Where something may stand, or by how much a house is too small for it: longer or wider by that much, and it fits. Null is
@@ -79,5 +80,3 @@ function cornerFor(
     }
   return null;
 }
-
-const inMm = (metres: number) => Math.round(metres * 1000) / 1000;

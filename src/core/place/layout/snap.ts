@@ -3,6 +3,7 @@ import { requireHouse, requireRect } from "../requireRect";
 import type { RectM } from "../kinds/model";
 import { ACCESSIBLE_AISLE_M, LEAST_AISLE_M } from "../linesIntoHouse";
 import { STEP_M } from "./stretch";
+import { inMm } from "../../units/rounded";
 
 /** A line that a moved edge has come to rest on. */
 export interface Guide {
@@ -102,5 +103,5 @@ function rest(wantedM: number, candidates: readonly Rest[], reachM: number) {
     )
       best = one;
   const at = best ? best.at : Math.round(wantedM / STEP_M) * STEP_M;
-  return { at: Math.round(at * 1000) / 1000, guide: best?.guide ?? null };
+  return { at: inMm(at), guide: best?.guide ?? null };
 }

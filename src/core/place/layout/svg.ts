@@ -1,6 +1,7 @@
 import { requireLayout } from "./document";
 import { isInSight, lineSitePoints, standLayout, toHouse } from "../standLayout";
 import type { LayoutDocument, LayoutStand } from "./document";
+import { inMm } from "../../units/rounded";
 
 const MARGIN_M = 1;
 const SITE_RADIUS_M = 0.03;
@@ -73,4 +74,3 @@ const unescaped = (text: string) =>
     /&(?:amp|lt|gt|quot|apos|#39);/gu,
     (entity) => Object.entries(ENTITIES).find(([, one]) => one === entity)?.[0] ?? "'",
   );
-const inMm = (metres: number) => Math.round(metres * 1000) / 1000;

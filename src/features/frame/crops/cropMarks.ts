@@ -1,5 +1,6 @@
 import type { CSSProperties } from "react";
 import type { CropMark } from "@/core/garden/cropMarks";
+import { inMm } from "@/core/units/rounded";
 
 /** The tone of a crop in the light that is chosen. */
 export const toneOf = ({ tone }: Pick<CropMark, "tone">): string => `var(--crop-${tone})`;
@@ -28,17 +29,15 @@ export function groundOf(mark: Pick<CropMark, "tone" | "hatch">, share = 1): CSS
 /** The hatch of a crop inside a disc: a dot, a bar or a slant as a path to be stroked with round ends; none where it is plain. */
 export function innerMark({ hatch }: Pick<CropMark, "hatch">, x: number, y: number, radius: number): string {
   const half = radius * 0.5;
-  const at = (dx: number, dy: number) => `${figure(x + dx)} ${figure(y + dy)}`;
+  const at = (dx: number, dy: number) => `${inMm(x + dx)} ${inMm(y + dy)}`;
   switch (hatch) {
     case "plain":
       return "";
     case "dots":
       return `M${at(0, 0)}h0`;
     case "bars":
-      return `M${at(-half, 0)}h${figure(2 * half)}`;
+      return `M${at(-half, 0)}h${inMm(2 * half)}`;
     case "slants":
       return `M${at(-half * 0.7, half * 0.7)}L${at(half * 0.7, -half * 0.7)}`;
   }
 }
-
-const figure = (value: number) => Math.round(value * 1000) / 1000;

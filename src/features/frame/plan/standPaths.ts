@@ -3,6 +3,7 @@ import type { PlacedStand } from "@/core/place/stand";
 import type { GrowingRun } from "@/core/garden/placeView";
 import type { CropMark } from "@/core/garden/cropMarks";
 import { inkOn, innerMark, toneOf } from "@/features/frame/crops/cropMarks";
+import { inMm } from "@/core/units/rounded";
 
 /** Discs or stripes of one look, all in one path: thousands of sites cost a handful of elements. */
 export interface PlantPath {
@@ -51,7 +52,7 @@ export function standPaths(stand: Placed, growing: readonly GrowingRun[]): Stand
       const line = Math.floor(index / sites.length);
       if (!isSeen[line]) continue;
       const { xM, yM } = pointOf(lines[line]!, sites[index % sites.length]!, stand);
-      own.parts.push(`M${mm(xM)} ${mm(yM)}h0`);
+      own.parts.push(`M${inMm(xM)} ${inMm(yM)}h0`);
       own.inner.push(innerMark(run.mark, xM, yM, ownRadiusM));
     }
     stripesOf(run, isSeen, sites.length, (line, from, to) =>
@@ -134,16 +135,13 @@ const pointOf = (line: RectM, site: PointM, { turned, xM, yM }: Placed): PointM 
     ? { xM: xM + line.yM + site.yM, yM: yM + line.xM + site.xM }
     : { xM: xM + line.xM + site.xM, yM: yM + line.yM + site.yM };
 
-/** To the millimetre, without noughts behind. */
-const mm = (m: number) => Math.round(m * 1000) / 1000;
-
 function point(line: RectM, site: PointM, stand: Placed): string {
   const { xM, yM } = pointOf(line, site, stand);
-  return `${mm(xM)} ${mm(yM)}`;
+  return `${inMm(xM)} ${inMm(yM)}`;
 }
 
 export function rectPath({ xM, yM, lengthM, widthM }: RectM): string {
-  return `M${mm(xM)} ${mm(yM)}h${mm(lengthM)}v${mm(widthM)}h${mm(-lengthM)}z`;
+  return `M${inMm(xM)} ${inMm(yM)}h${inMm(lengthM)}v${inMm(widthM)}h${inMm(-lengthM)}z`;
 }
 
 /** The line under a point of the house, or null. */

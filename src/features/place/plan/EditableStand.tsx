@@ -15,6 +15,7 @@ import { StandShape } from "@/features/frame/plan/StandShape";
 import { HANDLE_PX, reachM, useGrab } from "./useGrab";
 import { nudgedSize } from "./standMoves";
 import type { PlanEdit } from "./usePlanEdit";
+import { inMm } from "@/core/units/rounded";
 
 const STEP_M = 0.05;
 const LONG_STEP_M = 0.5;
@@ -174,7 +175,7 @@ function onKey(event: KeyboardEvent, stand: Stand, inHand: boolean, edit: PlanEd
       edit.hold({ spec: nudgedSize(stand, along, across) });
     } else {
       const step = event.altKey ? LONG_STEP_M : STEP_M;
-      const by = (at: number, sign: number) => Math.max(0, Math.round((at + sign * step) * 1000) / 1000);
+      const by = (at: number, sign: number) => Math.max(0, inMm(at + sign * step));
       edit.hold({ xM: by(stand.xM, x), yM: by(stand.yM, y) });
     }
   } else if (event.key === "Enter" || event.key === " ") {

@@ -3,6 +3,7 @@ import { STEP_M, stretched } from "@/core/place/layout/stretch";
 import { standFootprint } from "@/core/place/standLayout";
 import type { House } from "@/core/garden/garden";
 import type { Stand } from "@/core/garden/garden";
+import { inMm } from "@/core/units/rounded";
 
 /** Whether two drawings of a stand are the same. */
 export function sameSpot(a: Stand, b: Stand): boolean {
@@ -12,7 +13,6 @@ export function sameSpot(a: Stand, b: Stand): boolean {
 /** The first free place for a copy, an aisle away to the right of or below the first one; where the first one is if there is none. */
 export function freeSpot(stand: Stand, house: House, others: readonly Stand[]): { xM: number; yM: number } {
   const { lengthM, widthM } = standFootprint(stand);
-  const round = (metres: number) => Math.round(metres * 1000) / 1000;
   const near = [
     { xM: stand.xM, yM: stand.yM + widthM + 0.6 },
     { xM: stand.xM + lengthM + 0.6, yM: stand.yM },
@@ -22,7 +22,7 @@ export function freeSpot(stand: Stand, house: House, others: readonly Stand[]): 
     return { xM: (index % across) * 0.25, yM: Math.floor(index / across) * 0.25 };
   });
   for (const spot of [...near, ...grid]) {
-    const tried = { ...stand, id: -1, xM: round(spot.xM), yM: round(spot.yM) };
+    const tried = { ...stand, id: -1, xM: inMm(spot.xM), yM: inMm(spot.yM) };
     if (!clashOf(house, tried, others)) return { xM: tried.xM, yM: tried.yM };
   }
   return { xM: stand.xM, yM: stand.yM };
