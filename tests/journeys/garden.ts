@@ -103,6 +103,12 @@ async function administer(...statements: readonly string[]) {
   }
 }
 
+/** Lets go of what is dragged, and waits until clicks count again: the one that ends a drag is not to press anything. */
+export async function putDown(page: Page) {
+  await page.mouse.up();
+  await page.evaluate(() => new Promise((done) => setTimeout(done, 60)));
+}
+
 /** Waits until the page is ready for input: its forms are alive, and signed in it hears of changes. */
 export async function ready(page: Page) {
   const isAccess = /^\/(sign-in|join|reset|start|garden|answers)\b/u.test(

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Locator, Page } from "@playwright/test";
-import { expect, ready, test, type Garden } from "./garden";
+import { expect, putDown, ready, test, type Garden } from "./garden";
 
 const drawer = (page: Page) => page.getByRole("dialog");
 const save = async (page: Page, button = "Save") => {
@@ -298,7 +298,7 @@ test("on the drawing a stand is moved, pulled and turned by mouse; what would no
     await page.mouse.down();
     await page.mouse.move(from[0] + dx / 2, from[1] + dy / 2, { steps: 4 });
     await page.mouse.move(from[0] + dx, from[1] + dy, { steps: 4 });
-    await page.mouse.up();
+    await putDown(page);
   };
   const whole = buckets.locator("rect").first();
 

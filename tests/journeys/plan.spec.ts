@@ -1,5 +1,5 @@
 import type { Locator, Page } from "@playwright/test";
-import { expect, ready, test, type Garden } from "./garden";
+import { expect, putDown, ready, test, type Garden } from "./garden";
 
 test.setTimeout(600_000);
 
@@ -130,7 +130,7 @@ test("a batch dragged to another line is kept there over a new solve", async ({ 
     await page.mouse.move(box.x + 30, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + 30, box.y + box.height / 2 + lines * 15, { steps: 8 });
-    await page.mouse.up();
+    await putDown(page);
     if (await card.getByRole("button", { name: /^(Put it there|Change places)$/ }).isVisible()) break;
     await card.getByRole("button", { name: "Close" }).click();
   }
@@ -228,7 +228,7 @@ test("plants are dragged from a line of the plan onto another one; what stands r
     await page.mouse.move(to.x + to.width / 2, to.y + to.height * share, { steps: 6 });
     // Between two lines nothing is asked, and nothing answers.
     const answered = page.waitForResponse((answer) => answer.request().method() === "POST", { timeout: 5000 });
-    await page.mouse.up();
+    await putDown(page);
     await answered.catch(() => null);
     if ((await hands()).length > 0) break;
   }

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import { expect, ready, test, type Garden } from "./garden";
+import { expect, putDown, ready, test, type Garden } from "./garden";
 
 /** A batch that is not sown yet, and its block in the growing area where it finishes. */
 async function futureBatch(page: Page, garden: Garden) {
@@ -31,7 +31,7 @@ test("a batch is dragged in time: the consequences show before the drop, then it
   await expect(card).toContainText("16 days later");
   await expect(card.getByText(/missing/).first()).toBeVisible();
   expect(await sowDay(garden, id)).toBe(sow_day);
-  await page.mouse.up();
+  await putDown(page);
   await card.getByRole("button", { name: /^Move to/ }).click();
   await expect(page.getByText("Batavia lettuce moved")).toBeVisible();
   expect(await sowDay(garden, id)).toBe(sow_day + 16);
