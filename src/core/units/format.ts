@@ -33,7 +33,6 @@ const DECIMALS: Partial<Record<Dimension, number>> = {
   count: 0,
   days: 1,
   latitude: 1,
-  money: 2,
   pricePerVolume: 2,
   pricePerMass: 2,
 };
@@ -50,9 +49,17 @@ export function formatQuantity(value: number, dimension: Dimension, preferences:
   // What is not known is shown as a dash, never as a number.
   if (!Number.isFinite(value)) return { figure: NOT_KNOWN, unit: preferred.symbol };
   if (dimension === "clock") return { figure: clockText(value), unit: "" };
+  if (dimension === "money") return { figure: sumOfMoney(value), unit: preferences.currency };
   const shown = stepUnit(value, dimension, preferred, preferences.system === "us" ? US_STEPS : STEPS);
   const figure = formatNumber(fromBase(value, shown), decimalsFor(fromBase(value, shown), dimension, shown));
-  return { figure, unit: dimension === "money" ? preferences.currency : unitFor(figure, shown) };
+  return { figure, unit: unitFor(figure, shown) };
+}
+
+/** Whole from a thousand on; below with both digits of its cents, where it has any. @example sumOfMoney(2.5) // "2.50" */
+function sumOfMoney(value: number): string {
+  const cents = Math.abs(value).toFixed(2);
+  if (Math.abs(value) >= 1000 || cents.endsWith(".00")) return formatNumber(value);
+  return value < 0 ? `−${cents}` : cents;
 }
 
 /** A quantity in one of its units, whatever the garden's are; in the first of its dimension where there is no such unit. */
@@ -67,10 +74,12 @@ export function formatIn(value: number, dimension: Dimension, symbol: string): F
 /** The one unit that is a word of its own: one day. */
 const unitFor = (figure: string, { symbol }: Unit) => (symbol === "days" && figure === "1" ? "day" : symbol);
 
-/** As `formatQuantity`, in one string. */
+/** As `formatQuantity`, in one string: the unit behind the figure, a currency in front. */
 export function quantityText(value: number, dimension: Dimension, preferences: UnitPreferences): string {
   const { figure, unit } = formatQuantity(value, dimension, preferences);
-  return unit ? `${figure} ${unit}` : figure;
+  if (!unit) return figure;
+  if (dimension !== "money") return `${figure} ${unit}`;
+  return figure.startsWith("−") ? `−${unit} ${figure.slice(1)}` : `${unit} ${figure}`;
 }
 
 /** A number with at most `decimals` decimals, thin spaces between thousands and a true minus sign. */

@@ -121,6 +121,13 @@ test("defaults are round in the garden's own units, and texts say their quantiti
   expect(quantityText(21, "density", US)).toBe("1.95 per ft²");
 });
 
+test("a sum of money has its currency in front and both digits of its cents, from a thousand on none", () => {
+  const text = (value: number) => quantityText(value, "money", METRIC);
+  expect([40, 2.5, 104.94, -0.5, 999.999].map(text)).toEqual(["€ 40", "€ 2.50", "€ 104.94", "−€ 0.50", "€ 1000"]);
+  expect([14_817.92, -1200, -0.001].map(text)).toEqual(["€ 14\u202f818", "−€ 1200", "€ 0"]);
+  expect(text(Number.NaN)).toBe("–");
+});
+
 test("figures carry telling digits, thin spaces and a unit that fits their size", () => {
   expect(quantityText(11_200, "volume", METRIC)).toBe("11\u202f200 L");
   expect(quantityText(84_800, "volume", METRIC)).toBe("84.8 m³");

@@ -45,7 +45,7 @@ export function BalanceSheet({
           <p className="mt-2 text-soft">
             Water for the whole plan costs{" "}
             <Why label="Water for the plan" how="Litres drawn from each source on each day × its price.">
-              {units.currency} {waterCost.toFixed(0)}
+              {quantityText(Math.round(waterCost), "money", units)}
             </Why>
             ; see Supply under Water.
           </p>

@@ -105,7 +105,7 @@ export function SupplySheet({ today, supply, sources, limits, stores, short, yea
                 label="Water for the plan"
                 how="Each day's need is drawn from the sources in their order, each up to what it gives a day and the store up to what it holds; litres × the price of the source."
               >
-                {units.currency} {supply.cost.toFixed(0)}
+                {quantityText(Math.round(supply.cost), "money", units)}
               </Why>{" "}
               over the plan.
             </p>

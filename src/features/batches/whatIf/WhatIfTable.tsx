@@ -145,7 +145,7 @@ export function WhatIfTable({ now, compared, chosen }: WhatIfTableProps) {
       : dimension === "count"
         ? formatNumber(value)
         : dimension === "money"
-          ? `${units.currency} ${formatNumber(value)}`
+          ? quantityText(Math.round(value), dimension, units)
           : quantityText(value, dimension, units);
   const all = [{ id: null, name: "As it is now", figures: now }, ...compared];
   const rows = ROWS.filter(({ when }) => when?.(all.map(({ figures }) => figures)) ?? true);
@@ -199,7 +199,7 @@ export function WhatIfTable({ now, compared, chosen }: WhatIfTableProps) {
                         {text(of(figures), dimension)}
                       </Why>
                     </span>
-                    {Math.abs(difference) > 1e-6 && (
+                    {Math.abs(difference) >= (dimension === "money" ? 0.5 : 1e-6) && (
                       <small className="ml-1 whitespace-nowrap text-soft max-md:block">
                         ({difference > 0 ? "+" : "−"}
                         {text(Math.abs(difference), dimension)})

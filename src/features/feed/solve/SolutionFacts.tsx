@@ -3,7 +3,7 @@ import { ecOfIons } from "@/core/feed/ec";
 import { ionsFromElements } from "@/core/feed/nutrients";
 import type { RecipeResult } from "@/core/feed/recipeResult";
 import { amountOf } from "@/core/feed/recipeWish";
-import { formatNumber, quantityText } from "@/core/units/format";
+import { quantityText } from "@/core/units/format";
 import { useUnits } from "@/ui/units";
 import { roundFeedL } from "../words";
 
@@ -32,7 +32,7 @@ export function SolutionFacts({
     ],
     [
       `salts for ${quantityText(madeL, "volume", units)}`,
-      costPer1000L > 0 ? `${units.currency} ${formatNumber((costPer1000L * madeL) / 1000, 2)}` : "no price told",
+      costPer1000L > 0 ? quantityText((costPer1000L * madeL) / 1000, "money", units) : "no price told",
     ],
   ];
   return (
