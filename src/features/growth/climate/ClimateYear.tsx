@@ -99,7 +99,7 @@ export function ClimateYear({ outside, inside, rainMmByMonth }: ClimateYearProps
             </text>
             {isWide && (
               <>
-                <path d={`M${right - 190} 11h14`} className="stroke-ink" strokeWidth="2.5" />
+                <path d={`M${right - 104 - 7.5 * inside.name.length} 11h14`} className="stroke-ink" strokeWidth="2.5" />
                 <text x={right - 84} y={16} textAnchor="end">
                   {inside.name}
                 </text>
