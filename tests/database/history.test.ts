@@ -110,6 +110,16 @@ test("an act is undone whole, once, and only while its rows are as it left them"
   });
 });
 
+test("what is saved as it was leaves nothing to undo, and says so by naming no act", async () => {
+  const { saveVariety } = await import("../../src/server/growth/actions");
+  await signedInAs("tomas");
+  const variety = await sample("growth/actions", "saveVariety");
+  const act = "00000000-0000-4000-8000-000000000005";
+  const unchanged = await saveVariety(variety, act);
+  expect(unchanged).toMatchObject({ ok: true });
+  expect([unchanged, await saveVariety(variety, act)]).not.toContainEqual(expect.objectContaining({ act }));
+});
+
 test("what was removed comes back; what has been used since is not taken away", async () => {
   const { addBatches, removeBatches } = await import("../../src/server/batches/actions");
   const { undoAct } = await import("../../src/server/history/actions");

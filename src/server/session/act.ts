@@ -54,17 +54,24 @@ export async function inAct<Input, Value>(
       hash,
     ]);
     if (done && !done.same) throw new RefusedError({ room: "any", kind: "act-used" }, undefined, 409);
-    if (done) return answerOf((await opened(done.answer)) as { value?: Value; also?: Also }, act);
+    const answerOf = async ({ value, also }: { value?: Value; also?: Also }): Promise<ActionResult<Value>> => ({
+      ...{ ok: true, value: value as Value },
+      ...((await isInHistory(db, gardenId, act)) && { act }),
+      ...(also && { also }),
+    });
+    if (done) return answerOf((await opened(done.answer)) as { value?: Value; also?: Also });
     const answer = await work(db);
     const told = answer instanceof Told ? answer : { value: answer };
     const kept: Kept = secret ? { sealed: await seal(told.value) } : { ...told };
     await run(db, "update act set answer = $3 where garden_id = $1 and id = $2", [gardenId, act, JSON.stringify(kept)]);
-    return answerOf(told as { value: Value; also?: Also }, act);
+    return answerOf(told as { value: Value; also?: Also });
   });
 }
 
-function answerOf<Value>({ value, also }: { value?: Value; also?: Also }, act: string): ActionResult<Value> {
-  return { ok: true, value: value as Value, act, ...(also && { also }) };
+/** What was saved as it was before leaves nothing in the history, and nothing to undo. */
+async function isInHistory(db: Db, gardenId: number, act: string): Promise<boolean> {
+  const rows = await many(db, "select 1 from change where garden_id = $1 and act = $2 limit 1", [gardenId, act]);
+  return rows.length > 0;
 }
 
 async function opened(kept: Kept): Promise<unknown> {

@@ -34,7 +34,7 @@ export type ActionResult<Value = undefined> =
   | {
       readonly ok: true;
       readonly value: Value;
-      /** Names what was changed, for undo. */
+      /** Names what was changed, for undo; none where nothing was. */
       readonly act?: string;
       readonly also?: Also;
     }
