@@ -93,3 +93,24 @@ test("what is put down while a save is under way is saved after it, on what it m
   expect(store.saveStand.mock.calls[1]![0]).toMatchObject({ opened: { xM: 1 }, xM: 2 });
   expect(edit.current.canUndo).toBe(true);
 });
+
+test("put down and taken up again while it is being saved, it stays in hand when the page comes in", async () => {
+  let answer: (result: typeof saved) => void = () => undefined;
+  store.saveStand.mockImplementationOnce(() => new Promise((resolve) => (answer = resolve)));
+  let page = stands;
+  const { result: edit, rerender } = renderHook(() => usePlanEdit(page, [house]), { wrapper: Garden });
+  act(() => edit.current.pickUp(1));
+  act(() => edit.current.hold({ xM: 1 }));
+  await act(async () => void edit.current.drop());
+  await act(async () => void edit.current.drop());
+  await act(async () => answer(saved));
+  act(() => edit.current.hold({ xM: 1.5 }));
+  page = [stand(1, 1), stands[1]!];
+  rerender();
+  expect([edit.current.inHand?.xM, store.saveStand.mock.calls.length]).toEqual([1.5, 1]);
+  await act(() => edit.current.drop());
+  expect(store.saveStand.mock.calls[1]![0]).toMatchObject({ opened: { xM: 1 }, xM: 1.5 });
+  // The same number once more is nothing to save.
+  await act(() => edit.current.change(2, { xM: 5 }));
+  expect(store.saveStand).toHaveBeenCalledTimes(2);
+});

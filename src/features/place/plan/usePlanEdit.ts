@@ -87,7 +87,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
     standRows.forget();
     houseRows.forget();
   }
-  // What was put down is drawn until the page knows it too; what is taken up again meanwhile stays in hand.
+  // What was put down is drawn until the page knows it too; what is taken up or moved again meanwhile stays in hand.
   const settled = useRef<string | null>(null);
   const standRows = useNewest(stands);
   const houseRows = useNewest(houses);
@@ -108,6 +108,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
   async function writeNow(seen: Stand, wanted: Changed | ((now: Stand) => Changed)): Promise<string | null> {
     const before = standOf(seen.id) ?? seen;
     const change = typeof wanted === "function" ? wanted(before) : wanted;
+    if (sameSpot(before, { ...before, ...change })) return null;
     const result = await save.run({ ...formValues(STAND, before), ...change });
     if (!result.ok) {
       settled.current = null;
@@ -131,16 +132,23 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       select(id);
       setHand({ stand, guides: NO_GUIDES });
     },
-    hold: (change, reachM) =>
+    hold: (change, reachM) => {
+      settled.current = null;
       setHand((before) => {
         if (!before) return null;
         const next = { ...before.stand, ...change };
         if (reachM === undefined) return { stand: next, guides: NO_GUIDES };
         const found = snapped(standFootprint(next), houseOf(next), others(next).map(standFootprint), reachM);
         return { stand: { ...next, xM: found.xM, yM: found.yM }, guides: found.guides };
-      }),
+      });
+    },
     drop: async () => {
       if (!inHand) return;
+      // Put down already and being saved: it is taken up again.
+      if (settled.current !== null) {
+        settled.current = null;
+        return;
+      }
       const before = standOf(inHand.id);
       if (clash) {
         toast.error(`Not moved: ${clash}`);
