@@ -14,15 +14,20 @@ export function sourceLimitLpd(source: Pick<Source, "kind" | "flowLph" | "hoursP
       : source.allowanceLpd;
 }
 
-/** The days ahead of the garden's water. */
-export function waterSupply(rows: Garden, plan: Plan): SupplyHorizon {
-  const store = rows.stores.reduce(
+/** A garden's sources with what each can give a day, and its stores as one. */
+export function suppliedBy({ sources, stores }: Pick<Garden, "sources" | "stores">) {
+  const store = stores.reduce(
     (sum, one) => ({ capacityL: sum.capacityL + one.capacityL, storedL: sum.storedL + one.storedL }),
     { capacityL: 0, storedL: 0 },
   );
+  return { sources: sources.map((source) => ({ ...source, limitLpd: sourceLimitLpd(source) })), store };
+}
+
+/** The days ahead of the garden's water. */
+export function waterSupply(rows: Garden, plan: Plan): SupplyHorizon {
+  const { sources, store } = suppliedBy(rows);
   const need = [...plan.needL.subarray(plan.today - plan.from)];
-  const limits = rows.sources.map((source) => ({ ...source, limitLpd: sourceLimitLpd(source) }));
-  return supplyHorizon(plan.today, need, limits, store, rows.rain);
+  return supplyHorizon(plan.today, need, sources, store, rows.rain);
 }
 
 /** What is on the shelf and, dissolved, in the stock tanks. */

@@ -55,7 +55,7 @@ export function formatQuantity(value: number, dimension: Dimension, preferences:
   return { figure, unit: unitFor(figure, shown) };
 }
 
-/** Whole from a thousand on; below with both digits of its cents, where it has any. @example sumOfMoney(2.5) // "2.50" */
+/** Whole from a thousand on; below with both digits of its cents, where it has any. */
 function sumOfMoney(value: number): string {
   const cents = Math.abs(value).toFixed(2);
   if (Math.abs(value) >= 1000 || cents.endsWith(".00")) return formatNumber(value);
@@ -74,7 +74,10 @@ export function formatIn(value: number, dimension: Dimension, symbol: string): F
 /** The one unit that is a word of its own: one day. */
 const unitFor = (figure: string, { symbol }: Unit) => (symbol === "days" && figure === "1" ? "day" : symbol);
 
-/** As `formatQuantity`, in one string: the unit behind the figure, a currency in front. */
+/**
+ * As `formatQuantity`, in one string: the unit behind the figure, a currency in front.
+ * @example quantityText(2.5, "money", METRIC) // "€ 2.50"
+ */
 export function quantityText(value: number, dimension: Dimension, preferences: UnitPreferences): string {
   const { figure, unit } = formatQuantity(value, dimension, preferences);
   if (!unit) return figure;

@@ -7,12 +7,20 @@ import type { PlanInput, PlanVariety } from "../../batches/types";
 import type { Day } from "../../units/day";
 import type { SeasonSettings } from "../garden";
 import type { OptionsOf } from "./sowingOptions";
+import type { SupplyPrices } from "./supplyPrices";
 
 /** What a plant of a stage takes of the water and the stocks a day, on the mean of the days of a stay. */
 type Drinks = (variety: PlanVariety, ...stay: Parameters<OptionsOf["litresOn"]>) => ReturnType<OptionsOf["litresOn"]>;
 
-/** Litres a day that a plant of a stage takes from its loops over some days, on the mean; with what drains and what was learned. */
-export function drinking(input: PlanInput, gPerL: readonly ReadonlyMap<number, number>[]): Drinks {
+/**
+ * Litres a day that a plant of a stage takes from its loops over some days, on the mean; with what drains and what was
+ * learned, and what both water and salts cost.
+ */
+export function drinking(
+  input: PlanInput,
+  gPerL: readonly ReadonlyMap<number, number>[],
+  { waterOn, saltsByLoop }: SupplyPrices,
+): Drinks {
   const areas = new Map(
     input.growingAreas.map(({ id, loops }) => {
       const parts = loops.map(({ loopId, share }) => {
@@ -21,23 +29,31 @@ export function drinking(input: PlanInput, gPerL: readonly ReadonlyMap<number, n
         return { loopId, times: (share * factor) / (1 - drained) };
       });
       const times = parts.reduce((sum, part) => sum + part.times, 0);
-      const grams = gPerL.map((own) =>
-        parts.reduce((sum, { loopId, times: part }) => sum + part * (loopId === null ? 0 : (own.get(loopId) ?? 0)), 0),
-      );
-      return [id, { times, grams }] as const;
+      const inFeed = (perL: ReadonlyMap<number, number>) =>
+        parts.reduce((sum, { loopId, times: part }) => sum + part * (loopId === null ? 0 : (perL.get(loopId) ?? 0)), 0);
+      return [id, { times, grams: gPerL.map(inFeed), salts: inFeed(saltsByLoop) }] as const;
     }),
   );
   return (variety, stage, from, to) => {
     const one = variety.stages[stage]!;
     const area = areas.get(one.growingAreaId);
-    if (!area) return { litres: 0, stocks: gPerL.map(() => 0) };
+    if (!area) return { litres: 0, stocks: gPerL.map(() => 0), money: 0 };
     const perMmL = needPerMmL(one, input);
     const et0Mm = input.et0MmByArea?.[one.growingAreaId];
-    let sum = 0;
-    if (perMmL !== null && et0Mm)
-      for (let day = from; day < to; day++) sum += perMmL * (et0Mm[Math.min(et0Mm.length - 1, day - input.from)] ?? 0);
-    const plantLpd = perMmL === null ? one.needLpd : sum / Math.max(1, to - from);
-    return { litres: plantLpd * area.times, stocks: area.grams.map((grams) => grams * plantLpd) };
+    const days = Math.max(1, to - from);
+    let drunkL = 0;
+    let water = 0;
+    for (let day = from; day < to; day++) {
+      const litres =
+        perMmL === null ? one.needLpd : perMmL * (et0Mm?.[Math.min(et0Mm.length - 1, day - input.from)] ?? 0);
+      drunkL += litres;
+      water += litres * waterOn(day);
+    }
+    return {
+      litres: (drunkL / days) * area.times,
+      stocks: area.grams.map((grams) => (grams * drunkL) / days),
+      money: (water * area.times + drunkL * area.salts) / days,
+    };
   };
 }
 

@@ -67,6 +67,17 @@ test("a season is planned with its places, leaves the next days alone, and plann
   expect(planned(after)).toMatchObject({ isUnchanged: true, changes: {} });
 });
 
+test("where what a crop drinks costs more than it brings, nothing is sown", () => {
+  const at = (table: string, change: Row) =>
+    Object.fromEntries(Object.entries(bare[table] ?? {}).map(([id, row]) => [id, { ...row, ...change }]));
+  const dearWater = { ...bare, source: at("source", { pricePerM3: 10_000 }), store: {} };
+  const dearSalts = { ...bare, salt: at("salt", { pricePerKg: 100_000 }) };
+  for (const tables of [dearWater, dearSalts]) {
+    expect(worked(tables).garden.sources.length).toBeGreaterThan(0);
+    expect(planned(tables)).toMatchObject({ isUnchanged: true, value: 0 });
+  }
+});
+
 test("what is pinned and what is sown is not touched, whatever else is planned", () => {
   const first = apply(bare, real(planned(bare).changes, 50_000));
   const [one, other] = all(first, "batch").sort((a, b) => Number(a.sowDay) - Number(b.sowDay)) as [Row, Row];

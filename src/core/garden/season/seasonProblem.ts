@@ -12,6 +12,7 @@ import type { Worked } from "../worked";
 import { drinking, keptSowing } from "./keptSowings";
 import { labourOf, waterOf, withRoom } from "./seasonLimits";
 import { cellsPerPlant, optionsFor, type OptionsOf, type SowingOption } from "./sowingOptions";
+import { supplyPrices } from "./supplyPrices";
 import { wantedDays, type WantedDay } from "./wantedDays";
 
 /** The next days are left alone: what is to be done then is in people's heads already. */
@@ -69,6 +70,7 @@ export function seasonProblem(
   const drinks = drinking(
     input,
     stocks.map(({ gPerLByLoop }) => gPerLByLoop),
+    supplyPrices(worked),
   );
   const open = garden.batches.filter((batch) => isOpenBatch(batch, { from: today, days }));
   const openIds = new Set(open.map(({ id }) => id));

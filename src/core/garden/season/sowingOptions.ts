@@ -34,7 +34,7 @@ export interface OptionsOf {
   /** Finished plants of a usual batch. */
   readonly usualPlants: number;
   readonly least: number;
-  /** Money of a finished plant: its seed and the work of it. */
+  /** Money of a finished plant: its seed and the work of it; what it drinks comes to it. */
   readonly cost: number;
   /** What a finished plant brings. */
   readonly worth: number;
@@ -42,12 +42,12 @@ export interface OptionsOf {
   readonly closed: ReadonlySet<Day>;
   /** Places of the growing areas in the problem, and their cleaning days. */
   readonly areaAt: ReadonlyMap<number, { readonly index: number; readonly cleaningDays: number }>;
-  /** Litres a plant of a stage takes from its loops on a day, what drains included; grams of stocks go with them. */
+  /** Litres a plant of a stage takes from its loops on a day, what drains included; grams of stocks, and money, go with them. */
   readonly litresOn: (
     stage: number,
     from: Day,
     to: Day,
-  ) => { readonly litres: number; readonly stocks: readonly number[] };
+  ) => { readonly litres: number; readonly stocks: readonly number[]; readonly money: number };
   readonly minutes: { readonly sowCell: number; readonly movePlant: number; readonly pickUnit: number };
 }
 
@@ -160,12 +160,14 @@ function option(
   const last = variety.stages.length - 1;
   const stays: SowingStay[] = [];
   const work = [{ day: bounds[0]! - start, minutes: of.cellsPerPlant * of.minutes.sowCell }];
+  let drunk = 0;
   variety.stages.forEach(({ growingAreaId }, stage) => {
     const [from, leave] = [bounds[stage]!, stage === last ? endDay : bounds[stage + 1]!];
     const area = of.areaAt.get(growingAreaId);
     if (stage > 0) work.push({ day: from - start, minutes: counts[stage]! * of.minutes.movePlant });
     if (!area || leave <= from) return;
-    const { litres, stocks } = of.litresOn(stage, from, leave);
+    const { litres, stocks, money } = of.litresOn(stage, from, leave);
+    drunk += money * counts[stage]! * (leave - from);
     stays.push({
       ...{ area: area.index, from: from - start, to: leave + area.cleaningDays - start, leave: leave - start },
       ...{ plants: counts[stage]!, litres: litres * counts[stage]! },
@@ -175,7 +177,7 @@ function option(
   const units = Math.max(1, Math.ceil(most - 1e-9));
   const siteDays = stays.reduce((sum, { plants, from, to }) => sum + plants * (to - from), 0);
   const heldDays = variety.pattern.kind === "once" ? endDay - bounds.at(-1)! : 0;
-  const cost = of.cost + of.worth * (siteDays * LOSS_PER_SITE_DAY + heldDays * LOSS_PER_HELD_DAY);
+  const cost = of.cost + drunk + of.worth * (siteDays * LOSS_PER_SITE_DAY + heldDays * LOSS_PER_HELD_DAY);
   return {
     ...{ varietyId: variety.id, sowDay: bounds[0]!, readyDay: bounds.at(-1)!, endDay },
     sowing: {
