@@ -75,7 +75,7 @@ test("an order too large: the reason with its days, a remedy that is planned wit
 }) => {
   await garden.rows("update season set horizon_days = 90");
   await garden.rows(
-    "update order_line set quantity = 8 where variety_id = (select id from variety where name = 'Radish shoots')",
+    "update order_line set quantity = 6 where variety_id = (select id from variety where name = 'Radish shoots')",
   );
   await page.goto("/batches/plan");
   await ready(page);
