@@ -28,7 +28,7 @@ export function useNewest<Row extends { readonly id: number }>(page: readonly Ro
       const past = [...(before?.past ?? []), JSON.stringify(before?.row), JSON.stringify(onPage(row.id))];
       saved.current.set(row.id, { row, past: new Set(past) });
     },
-    /** Says that something was undone: the page may go back to what it showed before. */
+    /** Says that something was undone, or may have been: the page may go back to what it showed before. */
     forget: () => saved.current.clear(),
   };
 }

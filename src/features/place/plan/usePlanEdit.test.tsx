@@ -114,3 +114,12 @@ test("put down and taken up again while it is being saved, it stays in hand when
   await act(() => edit.current.change(2, { xM: 5 }));
   expect(store.saveStand).toHaveBeenCalledTimes(2);
 });
+
+test("a save that is refused is not built on the last one again, which somebody may have undone", async () => {
+  const edit = editing();
+  await act(() => edit.current.change(1, { xM: 1 }));
+  store.saveStand.mockImplementationOnce(async () => ({ ok: false, status: 409, message: "Changed." }) as never);
+  await act(() => edit.current.change(1, { xM: 2 }));
+  await act(() => edit.current.change(1, { xM: 2 }));
+  expect(store.saveStand.mock.calls.map(([input]) => (input as { opened: Stand }).opened.xM)).toEqual([0, 1, 0]);
+});

@@ -111,6 +111,8 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
     if (sameSpot(before, { ...before, ...change })) return null;
     const result = await save.run({ ...formValues(STAND, before), ...change });
     if (!result.ok) {
+      // What was saved last may have been undone meanwhile: the next try builds on the page.
+      standRows.forget();
       settled.current = null;
       setHand(null);
       return Object.values(result.fields)[0] ?? result.message;
@@ -187,7 +189,7 @@ export function usePlanEdit(stands: readonly Stand[], houses: readonly House[]):
       inTurn(async () => {
         const before = houseRows.newest(row.id) ?? row;
         const result = await house.run({ ...formValues(HOUSE, before), ...spot });
-        if (!result.ok) return;
+        if (!result.ok) return houseRows.forget();
         houseRows.keep({ ...before, ...spot });
         did(result.act);
       }),
