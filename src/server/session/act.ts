@@ -54,24 +54,28 @@ export async function inAct<Input, Value>(
       hash,
     ]);
     if (done && !done.same) throw new RefusedError({ room: "any", kind: "act-used" }, undefined, 409);
-    const answerOf = async ({ value, also }: { value?: Value; also?: Also }): Promise<ActionResult<Value>> => ({
-      ...{ ok: true, value: value as Value },
-      ...((await isInHistory(db, gardenId, act)) && { act }),
-      ...(also && { also }),
-    });
-    if (done) return answerOf((await opened(done.answer)) as { value?: Value; also?: Also });
+    const answered = { db, gardenId, act };
+    if (done) return answerOf(answered, (await opened(done.answer)) as Answer<Value>);
     const answer = await work(db);
     const told = answer instanceof Told ? answer : { value: answer };
     const kept: Kept = secret ? { sealed: await seal(told.value) } : { ...told };
     await run(db, "update act set answer = $3 where garden_id = $1 and id = $2", [gardenId, act, JSON.stringify(kept)]);
-    return answerOf(told as { value: Value; also?: Also });
+    return answerOf(answered, told as Answer<Value>);
   });
 }
 
-/** What was saved as it was before leaves nothing in the history, and nothing to undo. */
-async function isInHistory(db: Db, gardenId: number, act: string): Promise<boolean> {
-  const rows = await many(db, "select 1 from change where garden_id = $1 and act = $2 limit 1", [gardenId, act]);
-  return rows.length > 0;
+interface Answer<Value> {
+  readonly value?: Value;
+  readonly also?: Also;
+}
+
+/** Names the act where the history keeps something of it: what was saved as it was leaves nothing to undo. */
+async function answerOf<Value>(
+  { db, gardenId, act }: { readonly db: Db; readonly gardenId: number; readonly act: string },
+  { value, also }: Answer<Value>,
+): Promise<ActionResult<Value>> {
+  const kept = await many(db, "select 1 from change where garden_id = $1 and act = $2 limit 1", [gardenId, act]);
+  return { ok: true, value: value as Value, ...(kept.length > 0 && { act }), ...(also && { also }) };
 }
 
 async function opened(kept: Kept): Promise<unknown> {

@@ -110,6 +110,7 @@ export function seasonProblem(
     ...{ from: today, days, orders: wanted.days, settings, hopeless },
     sowings: [...kept.map(({ batch }): KeptBatch => ({ batchId: batch.id })), ...options],
     problem: {
+      // Each sowing bears what it drinks, at the price of its days.
       ...{ days: all, sowings, orders: wanted.orders, waterPricePerL: 0 },
       areas: withRoom(input, sowings, all),
       water: waterOf(garden, input, today, all),
